@@ -1,0 +1,50 @@
+using System.CommandLine;
+using Yuntak.Core.Labs;
+using Yuntak.Formats.Answers;
+using Yuntak.Formats.Exports;
+using Yuntak.Formats.LabFiles;
+
+namespace Yuntak.Cli;
+
+/// <summary><c>export LAB.yaml --compose|--json</c>: files to use.</summary>
+internal static class ExportCommand
+{
+    public static Command Make()
+    {
+        var lab = Shared.LabArgument();
+        var compose = new Option<bool>("--compose") { Description = "A Compose file of the app stacks. With --json, one file for each, in JSON." };
+        var guest = new Option<string?>("--guest") { Description = "Only this app stack." };
+        var json = new Option<bool>("--json") { Description = "The lab as JSON." };
+        var command = new Command("export", "Write files to use: a Compose file, or the lab as YAML or JSON.") { lab, compose, guest, json };
+        command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(json)));
+        return command;
+    }
+
+    private static int Run(string path, bool compose, string? only, bool json)
+    {
+        if (Shared.ReadLab(path, json) is not { } lab)
+        {
+            return Shared.CouldNotRead;
+        }
+
+        if (!compose)
+        {
+            Console.Write(json ? LabFile.ToJson(lab) : LabFile.ToYaml(lab));
+            return 0;
+        }
+
+        var stacks = lab.Guests.Where(g => g.Kind == GuestKind.AppStack && (only is null || g.Name == only)).ToList();
+        if (stacks.Count == 0)
+        {
+            Shared.Refuse([only is null ? $"{path} has no app stack, so there is no Compose file to write." : $"{path} has no app stack called «{only}»."], json);
+            return Shared.CouldNotRead;
+        }
+
+        Console.Write(
+            json
+                ? JsonAnswers.Files(stacks.Select(g => (g.Name, $"{Names.Slug(g.Name)}/compose.yaml", ComposeFile.Of(g)))) + "\n"
+                : ComposeFile.Of(stacks.Count == 1 ? stacks[0].Name : lab.Name, stacks)
+        );
+        return 0;
+    }
+}

@@ -1,0 +1,77 @@
+using System.CommandLine;
+using Yuntak.Core.Labs;
+using Yuntak.Formats.Answers;
+using Yuntak.Formats.Intake;
+using Yuntak.Formats.LabFiles;
+
+namespace Yuntak.Cli;
+
+/// <summary>What the commands have in common.</summary>
+internal static class Shared
+{
+    /// <summary>How a command ends when its input could not be read.</summary>
+    public const int CouldNotRead = 2;
+
+    public static Option<bool> Json() => new("--json") { Description = "Answer in JSON." };
+
+    public static Argument<string> LabArgument() => new("LAB") { Description = "A lab file, YAML or JSON; - for standard input." };
+
+    /// <summary>Opens a file, or standard input for «-». Says why when it cannot.</summary>
+    public static Stream? Open(string path, bool json)
+    {
+        if (path == "-")
+        {
+            return Console.OpenStandardInput();
+        }
+
+        try
+        {
+            return File.OpenRead(path);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException or NotSupportedException)
+        {
+            Refuse([Directory.Exists(path) ? $"{path} is a folder, not a file." : $"{path} cannot be opened. Is the name right, and may you read it?"], json);
+            return null;
+        }
+    }
+
+    /// <summary>Reads a lab file. Names every problem when it cannot.</summary>
+    public static Lab? ReadLab(string path, bool json)
+    {
+        using var stream = Open(path, json);
+        if (stream is null)
+        {
+            return null;
+        }
+
+        var text = TextDecoder.Read(stream, out var problem);
+        if (problem is not null)
+        {
+            Refuse([$"{path}: {problem}"], json);
+            return null;
+        }
+
+        var reading = LabFile.Read(text);
+        if (reading.Lab is null)
+        {
+            Refuse([.. reading.Problems.Select(p => $"{path}: {p}")], json);
+        }
+
+        return reading.Lab;
+    }
+
+    /// <summary>Says what is wrong: as JSON on standard output, else in plain lines on standard error.</summary>
+    public static void Refuse(IReadOnlyList<string> problems, bool json)
+    {
+        if (json)
+        {
+            Console.WriteLine(JsonAnswers.Problems(problems));
+            return;
+        }
+
+        foreach (var problem in problems)
+        {
+            Console.Error.WriteLine(problem);
+        }
+    }
+}

@@ -1,0 +1,51 @@
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>Everything worked out about a lab, once: sizes, budgets and findings. Every page reads from it.</summary>
+public sealed class Assessment
+{
+    private readonly Dictionary<GuestId, Sizing> sizings;
+    private readonly Dictionary<HostId, HostAssessment> hosts;
+    private readonly Lazy<IReadOnlyList<Finding>> findings;
+
+    private Assessment(Lab lab)
+    {
+        Lab = lab;
+        Guests = [.. lab.Guests.Select(Sizing.Of)];
+        sizings = Guests.ToDictionary(s => s.Guest.Id);
+        var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
+        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]]))];
+        hosts = Hosts.ToDictionary(h => h.Host.Id);
+        findings = new(() => RuleBook.Check(this));
+    }
+
+    /// <summary>The lab.</summary>
+    public Lab Lab { get; }
+
+    /// <summary>Every host, in the lab's order.</summary>
+    public IReadOnlyList<HostAssessment> Hosts { get; }
+
+    /// <summary>Every guest, sized, in the lab's order.</summary>
+    public IReadOnlyList<Sizing> Guests { get; }
+
+    /// <summary>The guests that are asked for but on no host.</summary>
+    public IEnumerable<Sizing> NotPlaced => Guests.Where(s => HostOf(s.Guest) is null);
+
+    /// <summary>What the rule book says, the worst first.</summary>
+    public IReadOnlyList<Finding> Findings => findings.Value;
+
+    /// <summary>Assesses a lab.</summary>
+    public static Assessment Of(Lab lab) => new(lab);
+
+    /// <summary>The size of a guest.</summary>
+    public Sizing Guest(GuestId id) => sizings[id];
+
+    /// <summary>The host of that id, if there is one.</summary>
+    public HostAssessment? Host(HostId? id) => id is { } known ? hosts.GetValueOrDefault(known) : null;
+
+    /// <summary>The host a guest is put on, if any.</summary>
+    public HostAssessment? HostOf(Guest guest) => Host(guest.Placement?.Host);
+}

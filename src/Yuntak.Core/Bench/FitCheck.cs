@@ -1,0 +1,92 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>Asks what would happen if a guest were put on a host, without doing it.</summary>
+public static class FitCheck
+{
+    /// <summary>The answer for one guest and one host.</summary>
+    public static FitAnswer Of(Assessment assessment, Guest guest, Host host)
+    {
+        var lab = assessment.Lab;
+        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(lab, guest, host);
+        var placed = guest with { Placement = placement };
+        var sizing = Sizing.Of(placed);
+        var others = assessment.Host(host.Id)?.Guests.Where(s => s.Guest.Id != guest.Id) ?? [];
+        var after = new HostAssessment(host, lab.Settings, [.. others, sizing]);
+        return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
+    }
+
+    /// <summary>The answers for every host, in the lab's order.</summary>
+    public static IReadOnlyList<FitAnswer> OnEveryHost(Assessment assessment, Guest guest) => [.. assessment.Lab.Hosts.Select(h => Of(assessment, guest, h))];
+
+    private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)
+    {
+        var host = after.Host;
+        if (guest.Guest.Kind == GuestKind.Machine && host.Processor.Virtualisation == false)
+        {
+            yield return new FitLimit($"virtualisation is off on {host.Name}, and this is a machine", $"switch virtualisation on in {host.Name}'s firmware");
+        }
+
+        if (guest.Profiles.Any(p => p.StartOrder == 1) && host.NetworkPorts is < 2)
+        {
+            yield return new FitLimit($"a router needs two network ports, {host.Name} has {host.NetworkPorts}", $"a second network port in {host.Name}");
+        }
+
+        if (guest.Vcpu > host.Processor.Threads)
+        {
+            yield return new FitLimit(
+                $"{guest.Vcpu} virtual processors wanted, {host.Name} has {Numbers.Count(host.Processor.Threads, "thread")}",
+                $"{guest.Guest.Name} at {host.Processor.Threads} virtual processors"
+            );
+        }
+
+        if (after.Memory.Fit == Fit.Over)
+        {
+            var needs = after.Memory.Shares[^1].Committed;
+            var spare = after.Memory.Spare + needs;
+            yield return new FitLimit(
+                $"memory: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare on {host.Name}",
+                $"+{(ByteSize.Zero - after.Memory.Spare)} memory on {host.Name}"
+            );
+        }
+
+        if (after.Processor.Fit == Fit.Over)
+        {
+            var p = after.Processor;
+            yield return new FitLimit(
+                $"processor: {p.Peak.Value} wanted at {Numbers.Hour(p.PeakHour)}, {host.Name} has {Numbers.OneDecimal(p.Effective.Value.Value)} effective",
+                $"{p.Peak.Value - (p.Effective.Value * ProcessorBudget.OverShare)} less at {Numbers.Hour(p.PeakHour)} on {host.Name}"
+            );
+        }
+
+        foreach (var limit in DiskLimits(after, guest))
+        {
+            yield return limit;
+        }
+    }
+
+    private static IEnumerable<FitLimit> DiskLimits(HostAssessment after, Sizing guest)
+    {
+        var host = after.Host;
+        var placement = guest.Guest.Placement!;
+        if (after.Pools.Count == 0)
+        {
+            yield return new FitLimit($"{host.Name} has no pool to keep its disk in", $"a pool on {host.Name}");
+            yield break;
+        }
+
+        foreach (var pool in after.Pools.Where(p => p.Fit == Fit.Over && (p.Pool.Name == placement.SystemPool || p.Pool.Name == placement.BulkPool)))
+        {
+            var needs =
+                (pool.Pool.Name == placement.SystemPool ? guest.SystemDisk : ByteSize.Zero) + (pool.Pool.Name == placement.BulkPool ? guest.Bulk : ByteSize.Zero);
+            var spare = pool.Spare + needs;
+            yield return new FitLimit(
+                $"disk: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",
+                $"+{(ByteSize.Zero - pool.Spare)} room in {pool.Pool.Name} on {host.Name}"
+            );
+        }
+    }
+}

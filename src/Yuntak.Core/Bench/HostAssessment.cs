@@ -1,0 +1,38 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>Everything worked out about one host.</summary>
+public sealed class HostAssessment
+{
+    internal HostAssessment(Host host, LabSettings settings, IReadOnlyList<Sizing> guests)
+    {
+        Host = host;
+        Guests = guests;
+        Memory = new MemoryBudget(host, settings, Bench.ReadCache.Of(host, settings), [.. guests.Select(g => new MemoryShare(g.Guest, g))]);
+        Processor = new ProcessorBudget(host, settings, guests);
+        Pools = [.. host.Pools.Select(p => new PoolBudget(host, p, guests))];
+    }
+
+    /// <summary>The host.</summary>
+    public Host Host { get; }
+
+    /// <summary>The guests put on it, sized, in the lab's order.</summary>
+    public IReadOnlyList<Sizing> Guests { get; }
+
+    /// <summary>Its memory.</summary>
+    public MemoryBudget Memory { get; }
+
+    /// <summary>Its processors.</summary>
+    public ProcessorBudget Processor { get; }
+
+    /// <summary>Its pools.</summary>
+    public IReadOnlyList<PoolBudget> Pools { get; }
+
+    /// <summary>The worst of its budgets.</summary>
+    public Fit Fit => (Fit)Math.Max((int)Memory.Fit, Math.Max((int)Processor.Fit, Pools.Count == 0 ? 0 : Pools.Max(p => (int)p.Fit)));
+
+    /// <summary>The pool of that name, if there is one.</summary>
+    public PoolBudget? Pool(string? name) => Pools.FirstOrDefault(p => p.Pool.Name == name);
+}

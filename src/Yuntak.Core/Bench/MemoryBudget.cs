@@ -1,0 +1,72 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>A host's memory: what is committed, what is promised, what is left.</summary>
+public sealed class MemoryBudget
+{
+    /// <summary>The share of the memory past which a host is tight; common practice.</summary>
+    public const double TightShare = 0.9;
+
+    /// <summary>The share of the memory that may be promised before it hurts; common practice.</summary>
+    public const double PromisedShare = 1.3;
+
+    internal MemoryBudget(Host host, LabSettings settings, ByteSize readCache, IReadOnlyList<MemoryShare> shares)
+    {
+        Total = host.Memory;
+        HostBase = settings.HostBase;
+        ReadCache = readCache;
+        Shares = shares;
+        var committed = HostBase + ReadCache;
+        var promised = committed;
+        foreach (var share in shares)
+        {
+            committed += share.Committed;
+            promised += share.Promised;
+        }
+
+        Promised = promised;
+        Committed = Figure.Of(
+            $"memory committed on {host.Name}",
+            committed,
+            "host base + read cache + Σ machines (given + overhead) + Σ containers (expected use + overhead)",
+            () =>
+                new FigureInput[] { new("host base", HostBase, Origin.Assumed, "a setting"), new("read cache", ReadCache, Origin.Assumed, "a setting") }
+                    .Concat(shares.Select(s => new FigureInput(s.Guest.Name, s.Committed)))
+                    .Append(new("memory of the host", Total, host.WasRead ? Origin.Read : Origin.Entered)),
+            Source.CommonPractice
+        );
+    }
+
+    /// <summary>Memory of the host.</summary>
+    public ByteSize Total { get; }
+
+    /// <summary>What the host keeps for itself.</summary>
+    public ByteSize HostBase { get; }
+
+    /// <summary>Read cache of copy-on-write pools.</summary>
+    public ByteSize ReadCache { get; }
+
+    /// <summary>The guests' parts, in the lab's order.</summary>
+    public IReadOnlyList<MemoryShare> Shares { get; }
+
+    /// <summary>Everything counted as in use.</summary>
+    public Figure<ByteSize> Committed { get; }
+
+    /// <summary>The same with every ceiling reached.</summary>
+    public ByteSize Promised { get; }
+
+    /// <summary>What is left; negative when too much is committed.</summary>
+    public ByteSize Spare => Total - Committed.Value;
+
+    /// <summary>The share committed.</summary>
+    public double Share => Committed.Value.ShareOf(Total);
+
+    /// <summary>The verdict.</summary>
+    public Fit Fit =>
+        Share > 1 ? Fit.Over
+        : Share > TightShare || Promised.ShareOf(Total) > PromisedShare ? Fit.Tight
+        : Fit.Fits;
+}

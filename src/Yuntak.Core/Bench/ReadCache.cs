@@ -1,0 +1,32 @@
+using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>Memory that copy-on-write pools take for reading.</summary>
+public static class ReadCache
+{
+    private static readonly ByteSize Least = ByteSize.FromGiB(2);
+
+    /// <summary>The read cache of a host under the lab's school: a cap for the host, or 1 GiB for each TiB of pool and at least 2. None without such a pool.</summary>
+    public static ByteSize Of(Host host, LabSettings settings)
+    {
+        var pools = host.Pools.Where(p => p.Family == PoolFamily.CopyOnWrite).ToList();
+        if (pools.Count == 0)
+        {
+            return ByteSize.Zero;
+        }
+
+        if (settings.ReadCacheRule == ReadCacheRule.Cap)
+        {
+            return settings.ReadCacheCap;
+        }
+
+        var room = pools.Aggregate(
+            ByteSize.Zero,
+            (sum, p) => sum + PoolRoom.Of(p.Layout, p.Family, [.. host.DisksOf(p).Select(d => d.Size)]).Usable
+        );
+        return ByteSize.Max(Least, ByteSize.FromGiB(room.TiB));
+    }
+}

@@ -1,0 +1,33 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>The busiest hour fits the processor.</summary>
+public sealed class CoresOver : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.cores-over",
+            Severity.Stop,
+            Station.Bench,
+            Says: "In no hour do the guests of a host want more than 120 % of its effective cores.",
+            Because: "Work queues up faster than it is done: films stall, recordings drop frames.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        let cores = host.Processor
+        where cores.Share > ProcessorBudget.OverShare
+        select Info.On(
+            Subject.Of(host.Host),
+            $"{host.Host.Name} cannot keep up at {Numbers.Hour(cores.PeakHour)}",
+            $"The guests want {cores.Peak.Value}; it has {Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({Numbers.Percent(cores.Share)}).",
+            () => Relief.Processor(lab, host),
+            cores.Peak
+        );
+}

@@ -1,0 +1,34 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>The busiest hour leaves a fifth of the processor.</summary>
+public sealed class CoresTight : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.cores-tight",
+            Severity.Mind,
+            Station.Bench,
+            Says: "In no hour do the guests of a host want more than 80 % of its effective cores.",
+            Because: "Two busy moments at once would queue.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        let cores = host.Processor
+        where cores.Share is > ProcessorBudget.TightShare and <= ProcessorBudget.OverShare
+        select Info.On(
+            Subject.Of(host.Host),
+            $"The busiest hour on {host.Host.Name} is {(cores.Share > 1 ? "more than full" : "close")}",
+            $"At {Numbers.Hour(cores.PeakHour)} the guests want {Numbers.OneDecimal(cores.Peak.Value.Value)} of "
+                + $"{Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({Numbers.Percent(cores.Share)}). Two busy moments at once would queue.",
+            () => Relief.Processor(lab, host),
+            cores.Peak
+        );
+}

@@ -1,0 +1,33 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>The ceilings of all guests together stay within reason.</summary>
+public sealed class MemoryPromised : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.memory-promised",
+            Severity.Mind,
+            Station.Bench,
+            Says: "No host promises more than 130 % of its memory.",
+            Because: "When all guests reach for what they were promised on the same day, some are stopped.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        let share = host.Memory.Promised.ShareOf(host.Memory.Total)
+        where share > MemoryBudget.PromisedShare
+        select Info.On(
+            Subject.Of(host.Host),
+            $"{host.Host.Name} promises more memory than it has",
+            $"With every ceiling reached its guests would take {host.Memory.Promised} of {host.Memory.Total} ({Numbers.Percent(share)}).",
+            () => Relief.Memory(lab, host),
+            host.Memory.Committed
+        );
+}

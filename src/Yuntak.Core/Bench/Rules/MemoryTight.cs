@@ -1,0 +1,32 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>A host keeps a tenth of its memory free.</summary>
+public sealed class MemoryTight : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.memory-tight",
+            Severity.Mind,
+            Station.Bench,
+            Says: "No host commits more than 90 % of its memory.",
+            Because: "Updates, backups and a busy day need some too.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        where host.Memory.Share is > MemoryBudget.TightShare and <= 1
+        select Info.On(
+            Subject.Of(host.Host),
+            $"Memory on {host.Host.Name} is close",
+            $"{host.Memory.Committed.Value} committed of {host.Memory.Total} ({Numbers.Percent(host.Memory.Share)}).",
+            () => Relief.Memory(lab, host),
+            host.Memory.Committed
+        );
+}

@@ -1,0 +1,50 @@
+using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>A placed guest has somewhere to keep its disks.</summary>
+public sealed class NoPoolForGuest : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.no-pool-for-guest",
+            Severity.Stop,
+            Station.Bench,
+            Says: "Every guest on a host has a pool for its disks.",
+            Because: "Without one there is nowhere to install it.",
+            Source: Source.Arithmetic
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from guest in host.Guests
+        let placement = guest.Guest.Placement
+        let homeless = host.Pool(placement.SystemPool) is null
+        let bulkless = guest.Bulk.Bytes > 0 && host.Pool(placement.BulkPool) is null
+        where homeless || bulkless
+        select Info.On(
+            Subject.Of(guest.Guest),
+            $"{guest.Guest.Name} has nowhere to keep its {(homeless ? "disk" : "bulk data")}",
+            host.Pools.Count == 0
+                ? $"{host.Host.Name} has no pool. Make one at Kit, from disks the host does not start from."
+                : $"{(homeless ? guest.SystemDisk.ToString() : guest.Bulk.ToDecimalString())} wanted, and no pool of {host.Host.Name} is named for it.",
+            () =>
+                host.Pools.Count == 0
+                    ? []
+                    :
+                    [
+                        new Fix(
+                            "Choose pools for it",
+                            l =>
+                            {
+                                var chosen = VolumePlacement.Choose(l, guest.Guest, host.Host);
+                                return GuestEdits.UsePools(guest.Guest.Id, chosen.SystemPool, chosen.BulkPool)(l);
+                            }
+                        ),
+                    ]
+        );
+}

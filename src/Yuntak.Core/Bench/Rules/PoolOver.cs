@@ -1,0 +1,33 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>No pool promises more room than it has.</summary>
+public sealed class PoolOver : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.pool-over",
+            Severity.Stop,
+            Station.Bench,
+            Says: "What guests claim of a pool fits into it.",
+            Because: "Every guest on it stops when the pool is full.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        where pool.Fit == Fit.Over
+        select Info.On(
+            Subject.Of(host.Host, pool.Pool),
+            $"{pool.Pool.Name} on {host.Host.Name} is too small",
+            $"{pool.Claimed.Value} claimed of {pool.Room.Usable}: {ByteSize.Zero - pool.Spare} too much.",
+            () => Relief.Pool(lab, host, pool),
+            pool.Claimed
+        );
+}

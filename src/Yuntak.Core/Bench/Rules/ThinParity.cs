@@ -1,0 +1,56 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Kit.Rules;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Bench.Rules;
+
+/// <summary>Single parity is thin on many, large or old disks.</summary>
+public sealed class ThinParity : IRule
+{
+    private const int ManyDisks = 5;
+    private static readonly ByteSize LargeDisk = ByteSize.FromTB(8);
+
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "bench.thin-parity",
+            Severity.Mind,
+            Station.Bench,
+            Says: "A single-parity pool has fewer than 5 disks, none of 8 TB or more, none past five years.",
+            Because: "Rebuilding takes a day or more, and a second failure during it takes all.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        where pool.Pool.Layout == PoolLayout.Parity1
+        let reasons = Reasons(pool).ToList()
+        where reasons.Count > 0
+        select Info.On(
+            Subject.Of(host.Host, pool.Pool),
+            $"{pool.Pool.Name} survives only one failure",
+            $"{pool.Pool.Name} on {host.Host.Name} has single parity over {string.Join(" and ", reasons)}. A second failure during the rebuild takes all of it."
+        );
+
+    private static IEnumerable<string> Reasons(PoolBudget pool)
+    {
+        if (pool.Disks.Count >= ManyDisks)
+        {
+            yield return Numbers.Count(pool.Disks.Count, "disk");
+        }
+
+        if (pool.Disks.Any(d => d.Size >= LargeDisk))
+        {
+            yield return $"disks of {pool.Disks.Max(d => d.Size).ToDecimalString()}";
+        }
+
+        if (pool.Disks.Any(d => d.HoursRun > OldDisk.OldHours))
+        {
+            yield return "disks past five years";
+        }
+    }
+}

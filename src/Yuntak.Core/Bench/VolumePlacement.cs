@@ -1,0 +1,34 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>Chooses the pools for a guest's volumes: guest disks on flash, bulk data on the roomy pool, the boot disk last (common practice).</summary>
+public static class VolumePlacement
+{
+    /// <summary>Where a guest's volumes go on a host. Pools of the names it uses already are kept when the host has them.</summary>
+    public static Placement Choose(Lab lab, Guest guest, Host host)
+    {
+        var sizing = Sizing.Of(guest);
+        var others = lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(Sizing.Of).ToList();
+        var pools = host.Pools.Select(p => new PoolBudget(host, p, others)).ToList();
+        var system = Best(pools, sizing.SystemDisk, preferFlash: true, guest.Placement?.SystemPool);
+        if (sizing.Bulk == ByteSize.Zero)
+        {
+            return new Placement(host.Id, system?.Pool.Name);
+        }
+
+        var bulk = Best(pools, sizing.Bulk, preferFlash: false, guest.Placement?.BulkPool);
+        return new Placement(host.Id, system?.Pool.Name, bulk?.Pool.Name);
+    }
+
+    private static PoolBudget? Best(List<PoolBudget> pools, ByteSize size, bool preferFlash, string? nameBefore) =>
+        pools
+            .OrderByDescending(p => p.Spare >= size)
+            .ThenByDescending(p => p.Pool.Name == nameBefore)
+            .ThenBy(p => p.Disks.Any(d => d.IsBoot))
+            .ThenByDescending(p => p.Disks.Count > 0 && p.Disks.All(d => d.IsFlash) == preferFlash)
+            .ThenByDescending(p => p.Spare)
+            .FirstOrDefault();
+}

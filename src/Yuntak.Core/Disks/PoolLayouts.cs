@@ -1,0 +1,49 @@
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Disks;
+
+/// <summary>What each layout is called, needs and survives.</summary>
+public static class PoolLayouts
+{
+    /// <summary>Disks' worth of parity in a layout; 0 for those without.</summary>
+    public static int ParityDisks(this PoolLayout layout) =>
+        layout switch
+        {
+            PoolLayout.Parity1 => 1,
+            PoolLayout.Parity2 => 2,
+            PoolLayout.Parity3 => 3,
+            _ => 0,
+        };
+
+    /// <summary>The fewest disks a layout works with.</summary>
+    public static int FewestDisks(this PoolLayout layout) =>
+        layout switch
+        {
+            PoolLayout.Single => 1,
+            PoolLayout.Stripe or PoolLayout.Mirror => 2,
+            PoolLayout.StripedMirrors => 4,
+            _ => layout.ParityDisks() + 1,
+        };
+
+    /// <summary>Failures that are always survived.</summary>
+    public static int Survives(this PoolLayout layout, int disks) =>
+        layout switch
+        {
+            PoolLayout.Mirror => Math.Max(0, disks - 1),
+            PoolLayout.StripedMirrors => 1,
+            _ => layout.ParityDisks(),
+        };
+
+    /// <summary>The layout in words.</summary>
+    public static string Words(this PoolLayout layout) =>
+        layout switch
+        {
+            PoolLayout.Single => "single disk",
+            PoolLayout.Stripe => "stripe",
+            PoolLayout.Mirror => "mirror",
+            PoolLayout.StripedMirrors => "striped mirrors",
+            PoolLayout.Parity1 => "single parity",
+            PoolLayout.Parity2 => "double parity",
+            _ => "triple parity",
+        };
+}

@@ -1,0 +1,40 @@
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Disks;
+
+/// <summary>A first idea of pools for a host that has just been read, so that there is somewhere to put a guest's disk.</summary>
+public static class PoolProposal
+{
+    /// <summary>
+    /// The boot disk stays with the host. Flash becomes a pool for guest disks, spinning disks one for bulk data, by equal kind. Where the boot disk
+    /// is all there is, guests share it (and a finding says so). Parity follows common practice: two from 5 disks on.
+    /// </summary>
+    public static ValueList<Pool> For(IReadOnlyList<Disk> disks)
+    {
+        var free = disks.Where(d => !d.IsBoot && !d.Removable && d.Kind is not (DiskKind.Usb or DiskKind.Card) && d.MountedAt.Count == 0).ToList();
+        List<Pool> pools = [];
+        Add(pools, "flash", [.. free.Where(d => d.IsFlash)]);
+        Add(pools, "bulk", [.. free.Where(d => !d.IsFlash)]);
+        if (pools.Count == 0 && disks.FirstOrDefault(d => d.IsBoot) is { } boot)
+        {
+            pools.Add(new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, [boot.Id]));
+        }
+
+        return [.. pools];
+    }
+
+    private static void Add(List<Pool> pools, string name, List<Disk> disks)
+    {
+        if (disks.Count == 0)
+        {
+            return;
+        }
+
+        var layout =
+            disks.Count == 1 ? PoolLayout.Single
+            : disks.Count == 2 ? PoolLayout.Mirror
+            : disks.Count < 5 ? PoolLayout.Parity1
+            : PoolLayout.Parity2;
+        pools.Add(new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)]));
+    }
+}

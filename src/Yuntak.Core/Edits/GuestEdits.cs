@@ -1,0 +1,137 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Edits;
+
+/// <summary>Changes to guests.</summary>
+public static class GuestEdits
+{
+    /// <summary>The most guests a lab holds; this keeps slips and floods out.</summary>
+    public const int MostGuests = 2_000;
+
+    /// <summary>Adds a guest that is asked for. Its id is made from its name.</summary>
+    public static Edit Add(Guest guest) =>
+        lab =>
+        {
+            if (lab.Guests.Count >= MostGuests)
+            {
+                throw new EditRefused($"A lab holds {MostGuests} guests at most.");
+            }
+
+            var named = Sound(guest with { Name = FreeName(lab, guest.Name, except: null) });
+            var added = named with { Id = new GuestId(Names.IdFrom(named.Name, lab.Guests.Select(g => g.Id.Value))) };
+            return new Changed(lab with { Guests = lab.Guests.With(added) }, $"{added.Name} asked for");
+        };
+
+    /// <summary>Changes what a guest is or how much it is given.</summary>
+    public static Edit Change(GuestId id, Func<Guest, Guest> change) =>
+        lab =>
+        {
+            var before = Existing(lab, id);
+            var changed = change(before);
+            var after = Sound(changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) });
+            var words = LabDifference.Words(lab, before, lab, after);
+            return new Changed(
+                lab.WithGuest(id, _ => after),
+                words.Count == 0 ? $"{after.Name}: nothing changed" : $"{before.Name}: {string.Join(", ", words)}"
+            );
+        };
+
+    /// <summary>Puts a guest on a host, choosing the pools for its volumes.</summary>
+    public static Edit Place(GuestId id, HostId host) =>
+        lab =>
+        {
+            var guest = Existing(lab, id);
+            var target = lab.Host(host) ?? throw new EditRefused("That host is no longer in the lab.");
+            if (guest.Placement?.Host == host)
+            {
+                return new Changed(lab, $"{guest.Name} stays on {target.Name}");
+            }
+
+            var placement = VolumePlacement.Choose(lab, guest, target);
+            var words = lab.Host(guest.Placement?.Host) is { } from
+                ? $"{guest.Name} moved {from.Name} → {target.Name}"
+                : $"{guest.Name} put on {target.Name}";
+            return new Changed(lab.WithGuest(id, g => g with { Placement = placement }), words);
+        };
+
+    /// <summary>Takes a guest off its host; it stays in the lab, asked for.</summary>
+    public static Edit TakeOff(GuestId id) =>
+        lab =>
+        {
+            var guest = Existing(lab, id);
+            var host = lab.Host(guest.Placement?.Host);
+            return host is null
+                ? new Changed(lab, $"{guest.Name} is on no host")
+                : new Changed(lab.WithGuest(id, g => g with { Placement = null }), $"{guest.Name} taken off {host.Name}");
+        };
+
+    /// <summary>Puts a guest's volumes into other pools of its host.</summary>
+    public static Edit UsePools(GuestId id, string? systemPool, string? bulkPool) =>
+        lab =>
+        {
+            var guest = Existing(lab, id);
+            var host = lab.Host(guest.Placement?.Host) ?? throw new EditRefused($"Put {guest.Name} on a host first; pools belong to hosts.");
+            foreach (var pool in new[] { systemPool, bulkPool })
+            {
+                if (pool is not null && host.PoolNamed(pool) is null)
+                {
+                    throw new EditRefused($"{host.Name} has no pool called {pool}.");
+                }
+            }
+
+            return Change(id, g => g with { Placement = new Placement(host.Id, systemPool, bulkPool) })(lab);
+        };
+
+    /// <summary>Removes a guest from the lab.</summary>
+    public static Edit Remove(GuestId id) =>
+        lab =>
+        {
+            var guest = Existing(lab, id);
+            return new Changed(lab with { Guests = lab.Guests.Without(g => g.Id == id) }, $"{guest.Name} removed");
+        };
+
+    private static Guest Existing(Lab lab, GuestId id) => lab.Guest(id) ?? throw new EditRefused("That guest is no longer in the lab.");
+
+    private static string FreeName(Lab lab, string typed, GuestId? except)
+    {
+        var name = Names.Checked(typed, "guest");
+        if (lab.Guests.Any(g => g.Id != except && string.Equals(g.Name, name, StringComparison.OrdinalIgnoreCase)))
+        {
+            throw new EditRefused($"There is already a guest called {name}.");
+        }
+
+        return name;
+    }
+
+    private static Guest Sound(Guest guest)
+    {
+        if (guest.Wants.Count == 0)
+        {
+            throw new EditRefused($"Say what {guest.Name} is for.");
+        }
+
+        foreach (var want in guest.Wants)
+        {
+            var profile = ProfileBook.Find(want.ProfileId) ?? throw new EditRefused($"There is no profile called «{want.ProfileId}».");
+            foreach (var load in want.Load)
+            {
+                Loads.Check(profile, load.Id, load.Value);
+            }
+        }
+
+        if (guest.Overrides.Vcpu is < 1 or > 4096)
+        {
+            throw new EditRefused($"A guest has 1 to 4,096 virtual processors; {guest.Overrides.Vcpu} were given.");
+        }
+
+        if (guest.Overrides.Memory is { } memory && memory < ByteSize.FromMiB(16))
+        {
+            throw new EditRefused($"{memory} is too little memory for a guest; 16 MiB is the least.");
+        }
+
+        return guest;
+    }
+}

@@ -1,0 +1,152 @@
+using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Edits;
+
+/// <summary>Changes to hosts, their disks and their pools.</summary>
+public static class HostEdits
+{
+    /// <summary>The most hosts a lab holds. A household has a dozen at most; this keeps slips and floods out.</summary>
+    public const int MostHosts = 100;
+
+    /// <summary>Adds a host. Its id is made from its name.</summary>
+    public static Edit Add(Host host) =>
+        lab =>
+        {
+            if (lab.Hosts.Count >= MostHosts)
+            {
+                throw new EditRefused($"A lab holds {MostHosts} hosts at most.");
+            }
+
+            var named = Sound(host with { Name = FreeName(lab, host.Name, except: null) });
+            var added = named with { Id = new HostId(Names.IdFrom(named.Name, lab.Hosts.Select(h => h.Id.Value))) };
+            return new Changed(lab with { Hosts = lab.Hosts.With(added) }, $"host {added.Name} added");
+        };
+
+    /// <summary>Changes what is known of a host: anything but its pools and identity.</summary>
+    public static Edit Change(HostId id, Func<Host, Host> change) =>
+        lab =>
+        {
+            var before = Existing(lab, id);
+            var changed = change(before);
+            var after = Sound(changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) });
+            var words = LabDifference.Words(before, after);
+            return new Changed(lab.WithHost(id, _ => after), words.Count == 0 ? $"{after.Name}: nothing changed" : $"{after.Name}: {string.Join(", ", words)}");
+        };
+
+    /// <summary>Removes a host; its guests stay in the lab, asked for but not placed.</summary>
+    public static Edit Remove(HostId id) =>
+        lab =>
+        {
+            var host = Existing(lab, id);
+            var guests = lab.GuestsOn(id).Count();
+            var left = lab with
+            {
+                Hosts = lab.Hosts.Without(h => h.Id == id),
+                Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g with { Placement = null }),
+            };
+            return new Changed(left, $"host {host.Name} removed" + (guests > 0 ? $", {Numbers.Count(guests, "guest")} taken off it" : ""));
+        };
+
+    /// <summary>Joins disks of a host into a pool.</summary>
+    public static Edit AddPool(HostId id, Pool pool) =>
+        lab =>
+        {
+            var host = Existing(lab, id);
+            var named = pool with { Name = Names.Checked(pool.Name, "pool") };
+            if (host.PoolNamed(named.Name) is not null)
+            {
+                throw new EditRefused($"{host.Name} already has a pool called {named.Name}.");
+            }
+
+            var unknown = named.DiskIds.FirstOrDefault(d => host.Disks.All(have => have.Id != d));
+            if (unknown is not null)
+            {
+                throw new EditRefused($"{host.Name} has no disk «{unknown}».");
+            }
+
+            if (named.DiskIds.Count < named.Layout.FewestDisks())
+            {
+                throw new EditRefused(
+                    $"{named.Layout.Words()} needs at least {Numbers.Count(named.Layout.FewestDisks(), "disk")}; {named.DiskIds.Count} chosen."
+                );
+            }
+
+            if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
+            {
+                throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
+            }
+
+            var taken = host.Pools.FirstOrDefault(p => p.DiskIds.Any(named.DiskIds.Contains));
+            if (taken is not null)
+            {
+                throw new EditRefused($"A disk chosen for {named.Name} already belongs to the pool {taken.Name}.");
+            }
+
+            return new Changed(
+                lab.WithHost(id, h => h with { Pools = h.Pools.With(named) }),
+                $"{host.Name}: pool {named.Name} added, {named.Layout.Words()} of {Numbers.Count(named.DiskIds.Count, "disk")}"
+            );
+        };
+
+    /// <summary>Takes a pool apart; guests stay where they are but have no pool for what lay there.</summary>
+    public static Edit RemovePool(HostId id, string pool) =>
+        lab =>
+        {
+            var host = Existing(lab, id);
+            if (host.PoolNamed(pool) is null)
+            {
+                throw new EditRefused($"{host.Name} has no pool called {pool}.");
+            }
+
+            var without = lab.WithHost(id, h => h with { Pools = h.Pools.Without(p => p.Name == pool) });
+            var freed = without.Guests.Change(
+                g => g.Placement?.Host == id,
+                g => g with { Placement = new Placement(id, OtherThan(pool, g.Placement!.SystemPool), OtherThan(pool, g.Placement.BulkPool)) }
+            );
+            return new Changed(without with { Guests = freed }, $"{host.Name}: pool {pool} removed");
+        };
+
+    private static string? OtherThan(string gone, string? pool) => pool == gone ? null : pool;
+
+    private static Host Existing(Lab lab, HostId id) => lab.Host(id) ?? throw new EditRefused("That host is no longer in the lab.");
+
+    private static string FreeName(Lab lab, string typed, HostId? except)
+    {
+        var name = Names.Checked(typed, "host");
+        if (lab.Hosts.Any(h => h.Id != except && string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase)))
+        {
+            throw new EditRefused($"There is already a host called {name}.");
+        }
+
+        return name;
+    }
+
+    private static Host Sound(Host host)
+    {
+        var p = host.Processor;
+        if (p.Cores is < 1 or > 4096 || p.Sockets is < 1 or > 64)
+        {
+            throw new EditRefused($"A host has 1 to 4,096 cores in 1 to 64 sockets; {p.Cores} in {p.Sockets} was given.");
+        }
+
+        if (p.Threads < p.Cores || p.Threads > 8 * p.Cores)
+        {
+            throw new EditRefused($"{p.Cores} cores have {p.Cores} to {8 * p.Cores} threads; {p.Threads} were given.");
+        }
+
+        if (host.Memory < ByteSize.FromMiB(64))
+        {
+            throw new EditRefused($"{host.Memory} is too little memory for a host; 64 MiB is the least.");
+        }
+
+        var twice = host.Disks.GroupBy(d => d.Id, StringComparer.Ordinal).FirstOrDefault(g => g.Count() > 1);
+        return twice is null
+            ? host with
+            {
+                Description = Names.Clean(host.Description),
+            }
+            : throw new EditRefused($"Two disks of {host.Name} have the same id, «{twice.Key}».");
+    }
+}

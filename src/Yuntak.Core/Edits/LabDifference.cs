@@ -1,0 +1,210 @@
+using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Edits;
+
+/// <summary>The difference between two labs, in words.</summary>
+public static class LabDifference
+{
+    /// <summary>Everything that differs, hosts first.</summary>
+    public static IReadOnlyList<LabChange> Between(Lab from, Lab to)
+    {
+        List<LabChange> changes = [];
+        if (from.Name != to.Name || from.Settings != to.Settings)
+        {
+            changes.Add(new(ChangeKind.LabChanged, from.Name != to.Name ? $"the lab is called {to.Name}" : "assumptions changed", NeedsWork: false));
+        }
+
+        foreach (var host in to.Hosts)
+        {
+            AddHost(changes, from.Host(host.Id), host);
+        }
+
+        changes.AddRange(
+            from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange(ChangeKind.HostRemoved, $"host {h.Name} goes", h.Id))
+        );
+        foreach (var guest in to.Guests)
+        {
+            AddGuest(changes, from, to, guest);
+        }
+
+        changes.AddRange(
+            from.Guests.Where(g => to.Guest(g.Id) is null)
+                .Select(g => new LabChange(
+                    ChangeKind.GuestRetired,
+                    $"{g.Name} goes",
+                    g.Placement?.Host,
+                    g.Id,
+                    NeedsWork: g.Placement is not null
+                ))
+        );
+        return changes;
+    }
+
+    /// <summary>What differs between two descriptions of a host, in words; pools apart.</summary>
+    public static IReadOnlyList<string> Words(Host before, Host after)
+    {
+        List<string> words = [];
+        Say(words, "called", before.Name, after.Name);
+        Say(words, "described as", before.Description, after.Description);
+        Say(words, "cores", before.Processor.Cores, after.Processor.Cores);
+        Say(words, "threads", before.Processor.Threads, after.Processor.Threads);
+        Say(words, "sockets", before.Processor.Sockets, after.Processor.Sockets);
+        Say(words, "processor family", before.Processor.Architecture, after.Processor.Architecture);
+        Say(words, "memory", before.Memory, after.Memory);
+        Say(words, "virtualisation", OnOff(before.Processor.Virtualisation), OnOff(after.Processor.Virtualisation));
+        Say(words, "network ports", Known(before.NetworkPorts), Known(after.NetworkPorts));
+        Say(words, "battery backup", OnOff(before.BatteryBackup), OnOff(after.BatteryBackup));
+        Say(words, "watts at rest", Known(before.IdleWatts), Known(after.IdleWatts));
+        Say(words, "watts at full load", Known(before.FullWatts), Known(after.FullWatts));
+        foreach (var disk in after.Disks)
+        {
+            var was = before.Disks.FirstOrDefault(d => d.Id == disk.Id);
+            if (was is null)
+            {
+                words.Add($"disk {disk.Name} added, {disk.Size.ToDecimalString()}");
+            }
+            else if (was != disk)
+            {
+                words.Add($"disk {disk.Name} corrected");
+            }
+        }
+
+        words.AddRange(before.Disks.Where(d => after.Disks.All(a => a.Id != d.Id)).Select(d => $"disk {d.Name} gone, {d.Size.ToDecimalString()}"));
+        return words;
+    }
+
+    /// <summary>What differs between two forms of one guest, in words.</summary>
+    public static IReadOnlyList<string> Words(Lab labBefore, Guest before, Lab labAfter, Guest after)
+    {
+        var was = Sizing.Of(before);
+        var becomes = Sizing.Of(after);
+        List<string> words = [];
+        Say(words, "called", before.Name, after.Name);
+        Say(words, "packaged as", before.Kind.Words(), after.Kind.Words());
+        Say(words, "virtual processors", was.Vcpu, becomes.Vcpu);
+        Say(words, "memory", was.Memory, becomes.Memory);
+        Say(words, "system disk", was.SystemDisk, becomes.SystemDisk);
+        Say(words, "bulk data", was.Bulk, becomes.Bulk);
+        Say(words, "may shrink to", before.MayShrinkTo?.ToString() ?? "no", after.MayShrinkTo?.ToString() ?? "no");
+        Say(words, "host", labBefore.Host(before.Placement?.Host)?.Name ?? "none", labAfter.Host(after.Placement?.Host)?.Name ?? "none");
+        if (before.Placement is not null && after.Placement is not null)
+        {
+            Say(words, "pool", before.Placement.SystemPool ?? "none", after.Placement.SystemPool ?? "none");
+            Say(words, "pool for bulk data", before.Placement.BulkPool ?? "none", after.Placement.BulkPool ?? "none");
+        }
+
+        Say(words, "image", before.Image ?? "none", after.Image ?? "none");
+        if (before.Folders != after.Folders)
+        {
+            words.Add("data folders changed");
+        }
+
+        return [.. words, .. PlanningWords(before, after)];
+    }
+
+    private static IEnumerable<string> PlanningWords(Guest before, Guest after)
+    {
+        if (before.Importance != after.Importance)
+        {
+            yield return after.Importance switch
+            {
+                Importance.Must => "must run",
+                Importance.Should => "should run",
+                _ => "may wait",
+            };
+        }
+
+        if (before.Wants != after.Wants)
+        {
+            yield return "load changed";
+        }
+    }
+
+    private static void AddHost(List<LabChange> changes, Host? before, Host after)
+    {
+        if (before is null)
+        {
+            changes.Add(new(ChangeKind.HostAdded, $"host {after.Name} joins", after.Id));
+        }
+        else if (Words(before, after) is { Count: > 0 } words)
+        {
+            // A correction of what was read is knowledge, not work. Hardware that comes or goes is the admin's own doing, and is already done when it is read.
+            changes.Add(new(ChangeKind.HostChanged, $"{before.Name}: {string.Join(", ", words)}", after.Id, NeedsWork: false));
+        }
+
+        foreach (var pool in after.Pools)
+        {
+            var was = before?.PoolNamed(pool.Name);
+            var words = $"{pool.Layout.Words()} of {Numbers.Count(pool.DiskIds.Count, "disk")}";
+            if (was is null)
+            {
+                changes.Add(new(ChangeKind.PoolAdded, $"{after.Name}: pool {pool.Name}, {words}", after.Id, Pool: pool.Name));
+            }
+            else if (was.Layout != pool.Layout || was.Family != pool.Family || was.DiskIds != pool.DiskIds)
+            {
+                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: pool {pool.Name} becomes {words}", after.Id, Pool: pool.Name));
+            }
+            else if (was != pool)
+            {
+                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: {pool.Name} already holds {pool.AlreadyUsed}", after.Id, Pool: pool.Name, NeedsWork: false));
+            }
+        }
+
+        changes.AddRange(
+            (before?.Pools ?? [])
+                .Where(p => after.PoolNamed(p.Name) is null)
+                .Select(p => new LabChange(ChangeKind.PoolRemoved, $"{after.Name}: pool {p.Name} goes", after.Id, Pool: p.Name))
+        );
+    }
+
+    private static void AddGuest(List<LabChange> changes, Lab from, Lab to, Guest after)
+    {
+        var before = from.Guest(after.Id);
+        if (before is null)
+        {
+            var host = to.Host(after.Placement?.Host);
+            changes.Add(
+                host is null
+                    ? new(ChangeKind.GuestBuilt, $"{after.Name} asked for", Guest: after.Id, NeedsWork: false)
+                    : new(ChangeKind.GuestBuilt, $"{after.Name} to be built on {host.Name}", host.Id, after.Id)
+            );
+            return;
+        }
+
+        var words = Words(from, before, to, after);
+        var toHost = after.Placement?.Host;
+        var kind =
+            before.Placement?.Host == toHost ? ChangeKind.GuestChanged
+            : toHost is null ? ChangeKind.GuestRetired
+            : before.Placement is null ? ChangeKind.GuestBuilt
+            : ChangeKind.GuestMoved;
+        if (words.Count > 0)
+        {
+            var planning = PlanningWords(before, after).ToList();
+            var needsWork = words.Count > planning.Count && (before.Placement is not null || toHost is not null);
+            changes.Add(new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? before.Placement?.Host, after.Id, NeedsWork: needsWork));
+        }
+
+        if (before.Placement is not null && before.Life != after.Life && kind is ChangeKind.GuestChanged or ChangeKind.GuestMoved && before.Life != LifeStage.InService)
+        {
+            changes.Add(new(ChangeKind.GuestBuilt, $"{after.Name} is half built ({before.Life.Words()})", toHost, after.Id));
+        }
+    }
+
+    private static void Say<T>(List<string> words, string what, T before, T after)
+        where T : notnull
+    {
+        if (!EqualityComparer<T>.Default.Equals(before, after))
+        {
+            words.Add($"{what} {Arrow.Between(before.ToString() ?? "", after.ToString() ?? "")}");
+        }
+    }
+
+    private static string OnOff(bool? known) => known is null ? "unknown" : known.Value ? "yes" : "no";
+
+    private static string Known<T>(T? value)
+        where T : struct => value?.ToString() ?? "unknown";
+}

@@ -1,0 +1,42 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Bench.Rules;
+using Yuntak.Core.Kit.Rules;
+using Yuntak.Core.Wants.Rules;
+
+namespace Yuntak.Core.Findings;
+
+/// <summary>All rules, in one explicit list.</summary>
+public static class RuleBook
+{
+    /// <summary>The rules, by station.</summary>
+    public static readonly IReadOnlyList<IRule> Rules =
+    [
+        new VirtualisationOff(),
+        new RouterNeedsTwoPorts(),
+        new GuestsOnBootDisk(),
+        new OldDisk(),
+        new NoBatteryBackup(),
+        new BootFromRemovable(),
+        new MoreVcpuThanThreads(),
+        new MachineOnlyService(),
+        new NoDataFolder(),
+        new MemoryStarved(),
+        new MemoryGenerous(),
+        new LatestTag(),
+        new MemoryOver(),
+        new MemoryTight(),
+        new MemoryPromised(),
+        new CoresOver(),
+        new CoresTight(),
+        new VcpuCrowded(),
+        new PoolOver(),
+        new PoolPastComfort(),
+        new ThinParity(),
+        new NoPoolForGuest(),
+        new RouterWithTestGuests(),
+        new NotPlaced(),
+    ];
+
+    /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
+    public static IReadOnlyList<Finding> Check(Assessment lab) => [.. Rules.SelectMany(r => r.Check(lab)).OrderByDescending(f => f.Severity)];
+}

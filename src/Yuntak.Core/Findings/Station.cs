@@ -1,0 +1,17 @@
+namespace Yuntak.Core.Findings;
+
+/// <summary>The stations of the work, in its order. A station is listed here once it works.</summary>
+public enum Station
+{
+    /// <summary>Taking stock of hosts.</summary>
+    Kit,
+
+    /// <summary>What is asked for, and its size.</summary>
+    Wants,
+
+    /// <summary>Putting guests on hosts.</summary>
+    Bench,
+
+    /// <summary>The ordered steps.</summary>
+    Runbook,
+}

@@ -1,0 +1,35 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Kit.Rules;
+
+/// <summary>Disks past five years fail more often.</summary>
+public sealed class OldDisk : IRule
+{
+    /// <summary>Five years in hours.</summary>
+    public const double OldHours = 43_800;
+
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "kit.old-disk",
+            Severity.Mind,
+            Station.Kit,
+            Says: "No disk has run for more than five years (43,800 hours).",
+            Because: "Disks fail about twice as often from the sixth year on.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        let old = host.Host.Disks.Where(d => d.HoursRun > OldHours).ToList()
+        where old.Count > 0
+        select Info.On(
+            Subject.Of(host.Host),
+            $"{Numbers.Count(old.Count, "disk")} in {host.Host.Name} {(old.Count == 1 ? "is" : "are")} past five years",
+            string.Join("; ", old.Select(d => $"{d.Name} ({d.Size.ToDecimalString()}): {d.HoursRun:#,##0} hours")) + ". Have a spare at hand and a copy elsewhere."
+        );
+}

@@ -1,0 +1,38 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Kit.Rules;
+
+/// <summary>A router guest needs two network ports on its host.</summary>
+public sealed class RouterNeedsTwoPorts : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "kit.router-one-port",
+            Severity.Stop,
+            Station.Kit,
+            Says: "A host with a router guest has at least two network ports.",
+            Because: "One side faces the internet, the other the house; on one port they are the same wire.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        where host.Host.NetworkPorts is < 2
+        from guest in host.Guests
+        where guest.Profiles.Any(p => p.Id == "router")
+        select Info.On(
+            Subject.Of(guest.Guest),
+            $"{guest.Guest.Name} needs a second network port",
+            $"{host.Host.Name} has {host.Host.NetworkPorts} network port{(host.Host.NetworkPorts == 1 ? "" : "s")}; a router stands between two networks.",
+            () =>
+                from other in lab.Hosts
+                where other.Host.NetworkPorts is >= 2 && FitCheck.Of(lab, guest.Guest, other.Host).CanGo
+                select new Fix($"Move {guest.Guest.Name} to {other.Host.Name}", GuestEdits.Place(guest.Guest.Id, other.Host.Id))
+        );
+}

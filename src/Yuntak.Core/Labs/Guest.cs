@@ -1,0 +1,29 @@
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>Anything a host runs.</summary>
+/// <param name="Id">Its identity.</param>
+/// <param name="Name">What people call it.</param>
+/// <param name="Kind">How it is packaged.</param>
+/// <param name="Wants">What it is for, and how much of it. At least one.</param>
+/// <param name="Overrides">Figures set beside the advice.</param>
+/// <param name="Placement">Where it is put; null while it is only asked for.</param>
+/// <param name="Importance">How much it matters.</param>
+/// <param name="MayShrinkTo">Memory a machine may be squeezed down to; null when it may not.</param>
+/// <param name="Image">For an app stack: the image it runs, with its tag; null until somebody says.</param>
+/// <param name="Folders">For an app stack: the folders that keep its data.</param>
+/// <param name="Life">How far it has come. Only what stands (as built) ever stops short of <see cref="LifeStage.InService"/>; in the draft every guest is meant to get there.</param>
+public sealed record Guest(
+    GuestId Id,
+    string Name,
+    GuestKind Kind,
+    ValueList<Want> Wants,
+    SizeOverrides Overrides,
+    Placement? Placement = null,
+    Importance Importance = Importance.Should,
+    ByteSize? MayShrinkTo = null,
+    string? Image = null,
+    ValueList<FolderMount> Folders = default,
+    LifeStage Life = LifeStage.InService
+);

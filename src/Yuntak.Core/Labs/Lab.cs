@@ -1,0 +1,28 @@
+namespace Yuntak.Core.Labs;
+
+/// <summary>Everything one person looks after, as one immutable tree.</summary>
+/// <param name="Name">What the lab is called.</param>
+/// <param name="Settings">The assumptions behind the sums.</param>
+/// <param name="Hosts">In the order people see them.</param>
+/// <param name="Guests">In the order people see them.</param>
+/// <param name="Ticks">As built only: ids of runbook steps done whose change is not finished yet.</param>
+public sealed record Lab(string Name, LabSettings Settings, ValueList<Host> Hosts, ValueList<Guest> Guests, ValueList<string> Ticks = default)
+{
+    /// <summary>A lab with nothing in it.</summary>
+    public static Lab Empty(string name) => new(name, LabSettings.Default, [], []);
+
+    /// <summary>The host of that id, if there is one.</summary>
+    public Host? Host(HostId? id) => Hosts.FirstOrDefault(h => h.Id == id);
+
+    /// <summary>The guest of that id, if there is one.</summary>
+    public Guest? Guest(GuestId id) => Guests.FirstOrDefault(g => g.Id == id);
+
+    /// <summary>The guests put on a host.</summary>
+    public IEnumerable<Guest> GuestsOn(HostId id) => Guests.Where(g => g.Placement?.Host == id);
+
+    /// <summary>The same lab with one host changed.</summary>
+    public Lab WithHost(HostId id, Func<Host, Host> change) => this with { Hosts = Hosts.Change(h => h.Id == id, change) };
+
+    /// <summary>The same lab with one guest changed.</summary>
+    public Lab WithGuest(GuestId id, Func<Guest, Guest> change) => this with { Guests = Guests.Change(g => g.Id == id, change) };
+}

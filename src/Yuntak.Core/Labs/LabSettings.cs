@@ -1,0 +1,14 @@
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>The assumptions behind the sums that the person may change.</summary>
+/// <param name="SecondThreadGain">What a second hardware thread adds to a core, as a share of one core. Published gains lie around 0.15 to 0.30; the default is from memory.</param>
+/// <param name="HostBase">Memory the host keeps for itself.</param>
+/// <param name="ReadCacheRule">Which school sizes the read cache.</param>
+/// <param name="ReadCacheCap">The cap, where the cap is the school.</param>
+public sealed record LabSettings(double SecondThreadGain, ByteSize HostBase, ReadCacheRule ReadCacheRule, ByteSize ReadCacheCap)
+{
+    /// <summary>The household defaults.</summary>
+    public static readonly LabSettings Default = new(0.25, ByteSize.FromGiB(1.5), ReadCacheRule.Cap, ByteSize.FromGiB(4));
+}

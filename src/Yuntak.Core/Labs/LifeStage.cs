@@ -1,0 +1,47 @@
+namespace Yuntak.Core.Labs;
+
+/// <summary>How far a guest has come from being written down to being in service. The order is the order of the work.</summary>
+public enum LifeStage
+{
+    /// <summary>Only on paper.</summary>
+    Planned,
+
+    /// <summary>Exists on the host with its memory, processors and disks, or its folders.</summary>
+    Defined,
+
+    /// <summary>The install medium is attached.</summary>
+    MediumAttached,
+
+    /// <summary>The system is on the disk.</summary>
+    Installed,
+
+    /// <summary>The medium is out and the disk is first in the boot order.</summary>
+    MediumOut,
+
+    /// <summary>Starts by itself without anyone at the console.</summary>
+    StartsUnattended,
+
+    /// <summary>Has today's updates.</summary>
+    Updated,
+
+    /// <summary>Its devices are handed over.</summary>
+    DevicesAttached,
+
+    /// <summary>Its bulk data is mounted.</summary>
+    MountsIn,
+
+    /// <summary>The service itself answers.</summary>
+    ServiceIn,
+
+    /// <summary>Starts with its host.</summary>
+    AutostartSet,
+
+    /// <summary>Has been copied once.</summary>
+    FirstBackup,
+
+    /// <summary>A copy has been brought back once.</summary>
+    RestoreTried,
+
+    /// <summary>In service.</summary>
+    InService,
+}

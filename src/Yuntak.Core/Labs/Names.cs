@@ -1,0 +1,69 @@
+using System.Text;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>Names people give, and ids made from them.</summary>
+public static class Names
+{
+    /// <summary>The longest name that can be given, in characters.</summary>
+    public const int LongestName = 63;
+
+    /// <summary>A name as it will be kept: trimmed, without control characters; an error when it is empty or too long.</summary>
+    /// <param name="text">What was typed.</param>
+    /// <param name="what">What is being named, for the message.</param>
+    /// <exception cref="Edits.EditRefused">The name is empty or longer than <see cref="LongestName"/>.</exception>
+    public static string Checked(string? text, string what)
+    {
+        var name = Clean(text);
+        if (name.Length == 0)
+        {
+            throw new Edits.EditRefused($"Give the {what} a name.");
+        }
+
+        if (name.Length > LongestName)
+        {
+            throw new Edits.EditRefused($"The {what}'s name has {name.Length} characters; {LongestName} are the most. It begins «{name[..20]}…».");
+        }
+
+        return name;
+    }
+
+    /// <summary>Text on one line without control characters or direction marks, trimmed.</summary>
+    public static string Clean(string? text) =>
+        string.Concat((text ?? "").Where(c => !char.IsControl(c) && char.GetUnicodeCategory(c) != System.Globalization.UnicodeCategory.Format))
+            .Trim();
+
+    /// <summary>An id made from a name: lower case letters, digits and hyphens, and not among <paramref name="taken"/>.</summary>
+    public static string IdFrom(string name, IEnumerable<string> taken)
+    {
+        var slug = Slug(name);
+        var used = taken.ToHashSet(StringComparer.Ordinal);
+        var id = slug;
+        for (var n = 2; used.Contains(id); n++)
+        {
+            id = $"{slug}-{n}";
+        }
+
+        return id;
+    }
+
+    /// <summary>A name as a file or service name may be: lower case letters, digits and single hyphens; «item» when nothing is left.</summary>
+    public static string Slug(string name)
+    {
+        var slug = new StringBuilder();
+        foreach (var c in name.ToLowerInvariant())
+        {
+            if (char.IsAsciiLetterOrDigit(c))
+            {
+                slug.Append(c);
+            }
+            else if (slug.Length > 0 && slug[^1] != '-')
+            {
+                slug.Append('-');
+            }
+        }
+
+        var text = slug.ToString().Trim('-');
+        return text.Length == 0 ? "item" : text;
+    }
+}

@@ -1,0 +1,88 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>The order in which changes are made.</summary>
+internal static class RunbookOrder
+{
+    /// <summary>The changes in order. Guests are put in one by one, each time the first that fits into what is free at that moment.</summary>
+    public static IEnumerable<LabChange> Of(Plan plan, IReadOnlyList<LabChange> changes)
+    {
+        foreach (var change in changes.Where(c => c.Kind == ChangeKind.HostAdded))
+        {
+            yield return change;
+        }
+
+        foreach (var change in changes.Where(c => c.Kind is ChangeKind.PoolAdded or ChangeKind.PoolChanged))
+        {
+            yield return change;
+        }
+
+        var waiting = changes.Where(c => c.Guest is not null).OrderBy(c => Phase(plan, c)).ThenBy(c => StartOrder(plan, c)).ToList();
+        var used = Assessment.Of(plan.AsBuilt).Hosts.ToDictionary(h => h.Host.Id, h => h.Memory.Committed.Value);
+        while (waiting.Count > 0)
+        {
+            var next = waiting.Find(c => FitsNow(plan, c, used)) ?? waiting[0];
+            waiting.Remove(next);
+            Settle(plan, next, used);
+            yield return next;
+        }
+
+        foreach (var change in changes.Where(c => c.Kind is ChangeKind.PoolRemoved))
+        {
+            yield return change;
+        }
+
+        foreach (var change in changes.Where(c => c.Kind == ChangeKind.HostRemoved))
+        {
+            yield return change;
+        }
+    }
+
+    private static int Phase(Plan plan, LabChange change) =>
+        change.Kind switch
+        {
+            ChangeKind.GuestRetired => 0,
+            ChangeKind.GuestChanged when Growth(plan, change) <= ByteSize.Zero => 1,
+            ChangeKind.GuestMoved => 2,
+            ChangeKind.GuestChanged => 3,
+            _ => 4,
+        };
+
+    private static int StartOrder(Plan plan, LabChange change) =>
+        (plan.Draft.Guest(change.Guest!.Value) ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w => ProfileBook.Get(w.ProfileId).StartOrder);
+
+    private static bool FitsNow(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used) =>
+        change.Host is not { } host
+        || plan.Draft.Host(host) is not { } target
+        || change.Kind == ChangeKind.GuestRetired
+        || used.GetValueOrDefault(host) + Growth(plan, change) <= target.Memory;
+
+    private static void Settle(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used)
+    {
+        var before = plan.AsBuilt.Guest(change.Guest!.Value);
+        if (before?.Placement?.Host is { } from)
+        {
+            used[from] = used.GetValueOrDefault(from) - Needs(before);
+        }
+
+        if (plan.Draft.Guest(change.Guest.Value) is { Placement: { } placement } after)
+        {
+            used[placement.Host] = used.GetValueOrDefault(placement.Host) + Needs(after);
+        }
+    }
+
+    private static ByteSize Growth(Plan plan, LabChange change)
+    {
+        var after = plan.Draft.Guest(change.Guest!.Value);
+        var before = plan.AsBuilt.Guest(change.Guest.Value);
+        var same = before?.Placement?.Host == after?.Placement?.Host;
+        return (after is null ? ByteSize.Zero : Needs(after)) - (before is not null && same ? Needs(before) : ByteSize.Zero);
+    }
+
+    private static ByteSize Needs(Guest guest) => new MemoryShare(guest, Sizing.Of(guest)).Committed;
+}

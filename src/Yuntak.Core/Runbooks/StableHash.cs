@@ -1,0 +1,11 @@
+using System.Security.Cryptography;
+using System.Text;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>A short mark of a text that is the same in every process.</summary>
+internal static class StableHash
+{
+    /// <summary>Eight hexadecimal digits.</summary>
+    public static string Of(string text) => Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text)))[..8];
+}

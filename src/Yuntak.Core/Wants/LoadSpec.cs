@@ -1,0 +1,21 @@
+namespace Yuntak.Core.Wants;
+
+/// <summary>One thing a profile asks about its load.</summary>
+/// <param name="Id">Its name in files and on the command line.</param>
+/// <param name="Label">The question in the person's words.</param>
+/// <param name="Unit">The unit shown after the number; empty for a plain count.</param>
+/// <param name="Default">What a household usually has.</param>
+/// <param name="Min">The least that makes sense.</param>
+/// <param name="Max">The most that makes sense.</param>
+/// <param name="Step">The step of the input; 1 for whole numbers.</param>
+/// <param name="YesNo">Whether it is a question of yes (1) or no (0).</param>
+public sealed record LoadSpec(
+    string Id,
+    string Label,
+    string Unit,
+    double Default,
+    double Min,
+    double Max,
+    double Step = 1,
+    bool YesNo = false
+);

@@ -1,0 +1,43 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Wants.Rules;
+
+/// <summary>A guest given far more memory than advised keeps it from the next one.</summary>
+public sealed class MemoryGenerous : IRule
+{
+    /// <summary>How many times the advice is too much.</summary>
+    public const int Times = 4;
+
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "wants.memory-generous",
+            Severity.Note,
+            Station.Wants,
+            Says: "No guest is given more than four times the memory advised.",
+            Because: "Given «because it is there», it is missing when the next guest comes.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from guest in lab.Guests
+        where guest.Memory > Times * guest.AdvisedMemory.Value
+        select Info.On(
+            Subject.Of(guest.Guest),
+            $"{guest.Guest.Name} has far more memory than it needs",
+            $"{guest.Memory} given, {guest.AdvisedMemory.Value} advised.",
+            () =>
+                [
+                    new Fix(
+                        $"Give it {guest.AdvisedMemory.Value}",
+                        GuestEdits.Change(guest.Guest.Id, g => g with { Overrides = g.Overrides with { Memory = null } })
+                    ),
+                ],
+            guest.AdvisedMemory
+        );
+}

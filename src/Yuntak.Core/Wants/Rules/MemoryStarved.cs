@@ -1,0 +1,39 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Wants.Rules;
+
+/// <summary>A guest given less memory than its service is expected to use.</summary>
+public sealed class MemoryStarved : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "wants.memory-short",
+            Severity.Mind,
+            Station.Wants,
+            Says: "No guest is given less memory than its services are expected to use.",
+            Because: "It swaps, or the kernel ends the service when it is busiest.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from guest in lab.Guests
+        where guest.Memory < guest.ExpectedMemory
+        select Info.On(
+            Subject.Of(guest.Guest),
+            $"{guest.Guest.Name} is short of memory",
+            $"{guest.Memory} given, {guest.ExpectedMemory} expected in use, {guest.AdvisedMemory.Value} advised.",
+            () =>
+                [
+                    new Fix(
+                        $"Give it {guest.AdvisedMemory.Value}",
+                        GuestEdits.Change(guest.Guest.Id, g => g with { Overrides = g.Overrides with { Memory = null } })
+                    ),
+                ],
+            guest.AdvisedMemory
+        );
+}

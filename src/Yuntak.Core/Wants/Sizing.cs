@@ -1,0 +1,192 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Wants;
+
+/// <summary>The size of a guest: what is advised with its working, and what is given after the person's overrides.</summary>
+public sealed class Sizing
+{
+    private static readonly Source PageTables = new("150 MiB is common practice; page tables: x86-64 architecture manual, 4-level paging");
+    private readonly List<(Profile Profile, Load Load)> parts;
+    private readonly double[] byHour = new double[DayShape.Hours];
+
+    private Sizing(Guest guest)
+    {
+        Guest = guest;
+        parts = [.. guest.Wants.Select(w => (Profile: ProfileBook.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load)))];
+        foreach (var part in parts)
+        {
+            var idle = Sum(part.Profile.Idle, part.Load);
+            var busy = Math.Max(idle, Sum(part.Profile.Busy, part.Load));
+            IdleCores += new Cores(idle);
+            BusyCores += new Cores(busy);
+            for (var hour = 0; hour < DayShape.Hours; hour++)
+            {
+                byHour[hour] += idle + ((busy - idle) * part.Profile.Shape.At(hour));
+            }
+        }
+
+        var used = parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), p.Profile.MemoryFloorGiB / SizingRules.MemoryMargin));
+        ExpectedMemory = ByteSize.FromGiB(used);
+        AdvisedVcpu = VcpuFigure();
+        AdvisedMemory = MemoryFigure();
+        AdvisedSystemDisk = DiskFigure("system disk", p => p.SystemDisk, ByteSize.FromGiB, whole: ByteSize.FromGiB(1));
+        AdvisedBulk = DiskFigure("bulk data", p => p.Bulk, b => new ByteSize((long)Math.Ceiling(Math.Round(b, 3))), whole: new ByteSize(1));
+        Overhead = OverheadFigure();
+    }
+
+    /// <summary>The guest that was sized.</summary>
+    public Guest Guest { get; }
+
+    /// <summary>Cores kept busy at rest.</summary>
+    public Cores IdleCores { get; }
+
+    /// <summary>Cores kept busy at the busiest hour.</summary>
+    public Cores BusyCores { get; }
+
+    /// <summary>Memory the services themselves are expected to use, before any margin.</summary>
+    public ByteSize ExpectedMemory { get; }
+
+    /// <summary>Virtual processors advised.</summary>
+    public Figure<int> AdvisedVcpu { get; }
+
+    /// <summary>Memory advised.</summary>
+    public Figure<ByteSize> AdvisedMemory { get; }
+
+    /// <summary>System disk advised.</summary>
+    public Figure<ByteSize> AdvisedSystemDisk { get; }
+
+    /// <summary>Bulk data advised.</summary>
+    public Figure<ByteSize> AdvisedBulk { get; }
+
+    /// <summary>What the host spends beside the memory given.</summary>
+    public Figure<ByteSize> Overhead { get; }
+
+    /// <summary>Virtual processors given.</summary>
+    public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
+
+    /// <summary>Memory given: the ceiling the guest may reach.</summary>
+    public ByteSize Memory => Guest.Overrides.Memory ?? AdvisedMemory.Value;
+
+    /// <summary>System disk given.</summary>
+    public ByteSize SystemDisk => Guest.Overrides.SystemDisk ?? AdvisedSystemDisk.Value;
+
+    /// <summary>Bulk data given.</summary>
+    public ByteSize Bulk => Guest.Overrides.Bulk ?? AdvisedBulk.Value;
+
+    /// <summary>The profile of the want that comes first: it lends the guest its family and its name on the lists.</summary>
+    public Profile Leading => parts[0].Profile;
+
+    /// <summary>All profiles the guest follows.</summary>
+    public IEnumerable<Profile> Profiles => parts.Select(p => p.Profile);
+
+    /// <summary>The services of the guest with their loads.</summary>
+    public IEnumerable<(Profile Profile, Load Load)> Parts => parts;
+
+    /// <summary>Sizes a guest.</summary>
+    public static Sizing Of(Guest guest) => new(guest);
+
+    /// <summary>Cores kept busy at an hour of the day: idle + (busy − idle) × weight, summed over the guest's services.</summary>
+    /// <param name="hour">0 to 23.</param>
+    public double CoresAt(int hour) => byHour[hour];
+
+    private double Sum(ValueList<Term> terms, Load load)
+    {
+        var sum = 0.0;
+        foreach (var term in terms)
+        {
+            if (term.CountsFor(Guest.Kind))
+            {
+                sum += term.Under(load);
+            }
+        }
+
+        return sum;
+    }
+
+    private Figure<int> VcpuFigure() =>
+        Figure.Of(
+            "virtual processors",
+            SizingRules.Vcpu(BusyCores),
+            "busy cores × 1.25, rounded up, at least 1",
+            () =>
+                Inputs(p => p.Busy.Count > 0 ? p.Busy : p.Idle, v => new Cores(v))
+                    .Append(new("busy cores", BusyCores))
+                    .Append(new("margin", SizingRules.ProcessorMargin, Origin.Assumed)),
+            Source.CommonPractice
+        );
+
+    private Figure<ByteSize> MemoryFigure() =>
+        Figure.Of(
+            "memory",
+            SizingRules.RoundUp(ExpectedMemory * SizingRules.MemoryMargin),
+            "(base + what the load adds) × 1.15, rounded up to " + RoundingStep(ExpectedMemory * SizingRules.MemoryMargin),
+            () =>
+                Inputs(p => p.Memory, v => ByteSize.FromGiB(v))
+                    .Concat(
+                        parts
+                            .Where(p => p.Profile.MemoryFloorGiB > 0)
+                            .Select(p => new FigureInput($"at least, for a {p.Profile.Name}", ByteSize.FromGiB(p.Profile.MemoryFloorGiB), Origin.Assumed))
+                    )
+                    .Append(new("expected use", ExpectedMemory))
+                    .Append(new("margin", SizingRules.MemoryMargin, Origin.Assumed)),
+            Source.CommonPractice
+        );
+
+    private Figure<ByteSize> DiskFigure(string label, Func<Profile, ValueList<Term>> terms, Func<double, ByteSize> size, ByteSize whole) =>
+        Figure.Of(
+            label,
+            size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole),
+            whole.Bytes > 1 ? "base + what the load adds, rounded up to 1 GiB" : "what the load adds",
+            () => Inputs(terms, v => size(v)),
+            Source.CommonPractice
+        );
+
+    private Figure<ByteSize> OverheadFigure()
+    {
+        var containers = parts.Count;
+        return Figure.Of(
+            "overhead on the host",
+            SizingRules.Overhead(Guest.Kind, Memory, containers),
+            Guest.Kind switch
+            {
+                GuestKind.Machine => "150 MiB + memory ÷ 256 (two levels of page tables, 8 bytes for each 4 KiB page)",
+                GuestKind.SystemContainer => "16 MiB for a system container",
+                _ => "8 MiB × containers",
+            },
+            () =>
+                Guest.Kind == GuestKind.AppStack
+                    ? [new("containers", containers), new("each", SizingRules.AppContainerOverhead, Origin.Assumed)]
+                    : [new("memory given", Memory, Guest.Overrides.Memory is null ? Origin.Computed : Origin.Entered)],
+            PageTables
+        );
+    }
+
+    private IEnumerable<FigureInput> Inputs(Func<Profile, ValueList<Term>> terms, Func<double, object> unit)
+    {
+        foreach (var (profile, load) in parts)
+        {
+            foreach (var term in terms(profile).Where(t => t.CountsFor(Guest.Kind)))
+            {
+                var origin = term.Trade ? Origin.Assumed : Origin.Published;
+                if (term.Per.Count == 0)
+                {
+                    yield return new FigureInput(term.Label, unit(term.Amount), origin);
+                    continue;
+                }
+
+                var loads = term.Per.Select(id => profile.Loads.First(l => l.Id == id)).ToList();
+                var said = loads.All(l => load.WasSaid(l.Id)) ? Origin.Entered : Origin.Assumed;
+                var times = string.Join(" × ", loads.Select(l => $"{Numbers.Short(load[l.Id])} {(l.Unit.Length > 0 ? l.Unit : l.Label.ToLowerInvariant())}"));
+                yield return new FigureInput($"{term.Label} × {times}", unit(term.Under(load)), said == Origin.Entered ? origin : said);
+            }
+        }
+    }
+
+    private static string RoundingStep(ByteSize memory) =>
+        memory.GiB < 1 ? "64 MiB"
+        : memory.GiB < 4 ? "256 MiB"
+        : memory.GiB < 16 ? "512 MiB"
+        : "1 GiB";
+}

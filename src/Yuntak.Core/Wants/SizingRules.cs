@@ -1,0 +1,47 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Wants;
+
+/// <summary>The rounding rules and margins that turn a want into a guest's size.</summary>
+public static class SizingRules
+{
+    /// <summary>What is added to the memory a service uses; common practice.</summary>
+    public const double MemoryMargin = 1.15;
+
+    /// <summary>What is added to the cores a service keeps busy; common practice.</summary>
+    public const double ProcessorMargin = 1.25;
+
+    /// <summary>The part of a machine's overhead that does not grow with its memory; common practice.</summary>
+    public static readonly ByteSize MachineBaseOverhead = ByteSize.FromMiB(150);
+
+    /// <summary>What a system container costs its host beside what runs in it; common practice.</summary>
+    public static readonly ByteSize SystemContainerOverhead = ByteSize.FromMiB(16);
+
+    /// <summary>What each application container costs its host beside what runs in it; common practice.</summary>
+    public static readonly ByteSize AppContainerOverhead = ByteSize.FromMiB(8);
+
+    /// <summary>Rounds memory up to a figure people type: 64 MiB steps below 1 GiB, 256 MiB below 4, 512 MiB below 16, 1 GiB above.</summary>
+    public static ByteSize RoundUp(ByteSize memory) =>
+        memory.RoundUpTo(
+            memory.GiB < 1 ? ByteSize.FromMiB(64)
+            : memory.GiB < 4 ? ByteSize.FromMiB(256)
+            : memory.GiB < 16 ? ByteSize.FromMiB(512)
+            : ByteSize.FromGiB(1)
+        );
+
+    /// <summary>Virtual processors for a busy load: a quarter more, rounded up, at least one.</summary>
+    public static int Vcpu(Cores busy) => Math.Max(1, (int)Math.Ceiling(Math.Round(busy.Value * ProcessorMargin, 9)));
+
+    /// <summary>
+    /// Memory the host spends on a guest beside what the guest is given. For a machine 150 MiB and 1/256 of its memory: two levels of page tables,
+    /// each 8 bytes per 4 KiB page (x86-64 architecture manual, 4-level paging).
+    /// </summary>
+    public static ByteSize Overhead(GuestKind kind, ByteSize given, int containers) =>
+        kind switch
+        {
+            GuestKind.Machine => MachineBaseOverhead + (given / 256),
+            GuestKind.SystemContainer => SystemContainerOverhead,
+            _ => containers * AppContainerOverhead,
+        };
+}

@@ -1,0 +1,19 @@
+namespace Yuntak.Core.Wants;
+
+/// <summary>The cost of converting video in software, in cores.</summary>
+public static class Video
+{
+    /// <summary>Millions of pixels a second one core encodes at a quick preset; common practice.</summary>
+    public const double EncodeMegapixelsPerCore = 45;
+
+    /// <summary>Decoding weighs half as much as encoding the same pixels; common practice.</summary>
+    public const double DecodeWeight = 0.5;
+
+    /// <summary>Pixels a second of a moving picture, in millions.</summary>
+    public static double MegapixelsPerSecond(int width, int height, double framesPerSecond) => width * height * framesPerSecond / 1e6;
+
+    /// <summary>Cores that one running conversion keeps busy: decode of the source at half weight, encode of the target.</summary>
+    /// <param name="source">Source in Mpx/s.</param>
+    /// <param name="target">Target in Mpx/s.</param>
+    public static double ConversionCores(double source, double target) => ((source * DecodeWeight) + target) / EncodeMegapixelsPerCore;
+}

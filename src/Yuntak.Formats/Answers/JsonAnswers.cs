@@ -1,0 +1,134 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+
+namespace Yuntak.Formats.Answers;
+
+/// <summary>The answers of the command line as JSON. The names in them are a promise to people's scripts: add, never rename.</summary>
+public static class JsonAnswers
+{
+    private static readonly JsonSerializerOptions Readable = new() { WriteIndented = true, Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+
+    /// <summary>What <c>intake --json</c> answers.</summary>
+    public static string Intake(HostReading reading) =>
+        Text(
+            new JsonObject
+            {
+                ["host"] = new JsonObject
+                {
+                    ["architecture"] = reading.Processor?.Architecture,
+                    ["sockets"] = reading.Processor?.Sockets,
+                    ["cores"] = reading.Processor?.Cores,
+                    ["threads"] = reading.Processor?.Threads,
+                    ["effectiveCores"] = reading.Processor is { } p ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value : null,
+                    ["memoryBytes"] = reading.Memory?.Bytes,
+                    ["disks"] = List(reading.Disks.Select(Disk)),
+                },
+                ["parts"] = List(
+                    reading.Parts.Select(p => new JsonObject
+                    {
+                        ["part"] = p.Part,
+                        ["read"] = p.Read,
+                        ["problems"] = List(p.Problems.Select(t => JsonValue.Create(t))),
+                    })
+                ),
+            }
+        );
+
+    /// <summary>What <c>check --json</c> answers.</summary>
+    public static string Check(Assessment lab) =>
+        Text(
+            new JsonObject
+            {
+                ["findings"] = List(
+                    lab.Findings.Select(f => new JsonObject
+                    {
+                        ["rule"] = f.Rule.Id,
+                        ["severity"] = f.Severity.ToString().ToLowerInvariant(),
+                        ["subject"] = f.Subject.Name,
+                        ["text"] = $"{f.Title}. {f.Text}",
+                    })
+                ),
+                ["hosts"] = List(
+                    lab.Hosts.Select(h => new JsonObject
+                    {
+                        ["name"] = h.Host.Name,
+                        ["memoryCommittedBytes"] = h.Memory.Committed.Value.Bytes,
+                        ["memoryTotalBytes"] = h.Memory.Total.Bytes,
+                        ["peakHour"] = h.Processor.PeakHour,
+                        ["peakCores"] = Math.Round(h.Processor.Peak.Value.Value, 6),
+                        ["effectiveCores"] = Math.Round(h.Processor.Effective.Value.Value, 6),
+                    })
+                ),
+            }
+        );
+
+    /// <summary>What <c>runbook --json</c> answers.</summary>
+    public static string Runbook(Runbook runbook) =>
+        Text(
+            new JsonObject
+            {
+                ["lab"] = runbook.Lab,
+                ["open"] = runbook.Open,
+                ["sections"] = List(
+                    runbook.Sections.Select(s => new JsonObject
+                    {
+                        ["title"] = s.Title,
+                        ["cautions"] = List(s.Cautions.Select(t => JsonValue.Create(t))),
+                        ["steps"] = List(s.Steps.Select(Step)),
+                    })
+                ),
+            }
+        );
+
+    /// <summary>Files as JSON: for each its path and content.</summary>
+    public static string Files(IEnumerable<(string Guest, string Path, string Content)> files) =>
+        Text(
+            new JsonObject
+            {
+                ["files"] = List(
+                    files.Select(f => new JsonObject
+                    {
+                        ["guest"] = f.Guest,
+                        ["path"] = f.Path,
+                        ["content"] = f.Content,
+                    })
+                ),
+            }
+        );
+
+    /// <summary>A refusal: what could not be read and why.</summary>
+    public static string Problems(IEnumerable<string> problems) => Text(new JsonObject { ["problems"] = List(problems.Select(t => JsonValue.Create(t))) });
+
+    private static JsonObject Disk(Disk disk) =>
+        new()
+        {
+            ["id"] = disk.Id,
+            ["sizeBytes"] = disk.Size.Bytes,
+            ["kind"] = disk.Kind.Words().Replace(' ', '-').ToLowerInvariant(),
+            ["mountedAt"] = List(disk.MountedAt.Select(m => JsonValue.Create(m))),
+        };
+
+    private static JsonObject Step(RunbookStep step) =>
+        new()
+        {
+            ["id"] = step.Id,
+            ["where"] = step.Where,
+            ["what"] = step.What,
+            ["caution"] = step.Caution,
+            ["values"] = List(step.Values.Select(v => new JsonObject { ["label"] = v.Label, ["value"] = v.Value })),
+            ["minutes"] = step.Minutes,
+            ["check"] = step.Check,
+            ["ifNot"] = step.IfNot,
+            ["wayBack"] = step.WayBack,
+            ["done"] = step.Done,
+        };
+
+    private static JsonArray List(IEnumerable<JsonNode?> items) => new([.. items]);
+
+    private static string Text(JsonNode answer) => answer.ToJsonString(Readable);
+}

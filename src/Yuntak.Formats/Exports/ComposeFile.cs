@@ -1,0 +1,102 @@
+using System.Globalization;
+using System.Text.Json.Nodes;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
+using Yuntak.Formats.LabFiles;
+
+namespace Yuntak.Formats.Exports;
+
+/// <summary>Writes app stacks as Compose files after the open Compose specification.</summary>
+public static class ComposeFile
+{
+    /// <summary>The file of one app stack.</summary>
+    public static string Of(Guest guest) => Of(guest.Name, [guest]);
+
+    /// <summary>One file with a service for each app stack.</summary>
+    /// <param name="project">The project's name.</param>
+    /// <param name="stacks">The app stacks; others are passed over.</param>
+    public static string Of(string project, IEnumerable<Guest> stacks) => YamlTreeWriter.Write(Tree(project, stacks));
+
+    /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
+    public static string ImageVariable(string guestName) => Names.Slug(guestName).Replace('-', '_').ToUpperInvariant() + "_IMAGE";
+
+    private static JsonObject Tree(string project, IEnumerable<Guest> stacks)
+    {
+        var services = new JsonObject();
+        foreach (var guest in stacks.Where(g => g.Kind == GuestKind.AppStack))
+        {
+            var name = Names.IdFrom(guest.Name, services.Select(s => s.Key));
+            services[name] = Service(guest, name);
+        }
+
+        // A project's name begins with a letter or digit and holds no spaces.
+        return new JsonObject { ["name"] = Names.Slug(project), ["services"] = services };
+    }
+
+    private static JsonObject Service(Guest guest, string name)
+    {
+        var sizing = Sizing.Of(guest);
+        var service = new JsonObject
+        {
+            // Without an image the engine stops with this message instead of running something unknown.
+            ["image"] = guest.Image is { Length: > 0 } image
+                ? Literal(image)
+                : $"${{{ImageVariable(name)}:?name the image and its tag in the .env file beside this one}}",
+            ["restart"] = "unless-stopped",
+            ["deploy"] = new JsonObject
+            {
+                ["resources"] = new JsonObject
+                {
+                    ["limits"] = new JsonObject
+                    {
+                        ["cpus"] = sizing.Vcpu.ToString(CultureInfo.InvariantCulture),
+                        ["memory"] = string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, sizing.Memory.Bytes >> 20)}M"),
+                    },
+                },
+            },
+        };
+        if (guest.Folders.Count > 0)
+        {
+            service["volumes"] = new JsonArray([.. guest.Folders.Select(Volume)]);
+        }
+
+        var ports = sizing.Profiles.SelectMany(p => p.Ports).Distinct().ToList();
+        if (ports.Count > 0)
+        {
+            service["ports"] = new JsonArray([.. ports.SelectMany(Ports)]);
+        }
+
+        return service;
+    }
+
+    private static JsonNode Volume(FolderMount folder)
+    {
+        var volume = new JsonObject { ["type"] = "bind", ["source"] = Literal(folder.HostPath), ["target"] = Literal(folder.ContainerPath) };
+        if (folder.ReadOnly)
+        {
+            volume["read_only"] = true;
+        }
+
+        return volume;
+    }
+
+    private static IEnumerable<JsonNode> Ports(int port)
+    {
+        // Names are asked over both; booting over the network fetches over UDP only.
+        if (port != 69)
+        {
+            yield return Port(port, "tcp");
+        }
+
+        if (port is 53 or 69)
+        {
+            yield return Port(port, "udp");
+        }
+    }
+
+    private static JsonObject Port(int port, string protocol) =>
+        new() { ["target"] = port, ["published"] = port.ToString(CultureInfo.InvariantCulture), ["protocol"] = protocol };
+
+    /// <summary>A dollar sign would be taken for a variable; two stand for one.</summary>
+    private static string Literal(string text) => text.Replace("$", "$$", StringComparison.Ordinal);
+}

@@ -1,0 +1,85 @@
+using System.Globalization;
+using System.Text;
+using Yuntak.Core.Runbooks;
+
+namespace Yuntak.Formats.Exports;
+
+/// <summary>Writes a runbook as Markdown with boxes to tick.</summary>
+public static class RunbookMarkdown
+{
+    /// <summary>The whole runbook.</summary>
+    public static string Of(Runbook runbook)
+    {
+        var text = new StringBuilder();
+        text.Append(CultureInfo.InvariantCulture, $"# Runbook: {Plain(runbook.Lab)}\n\n");
+        if (runbook.Open == 0)
+        {
+            return text.Append("Nothing to do: what stands is what is planned.\n").ToString();
+        }
+
+        text.Append(CultureInfo.InvariantCulture, $"{runbook.Open} steps, about {runbook.Sections.Sum(s => s.MinutesLeft)} minutes.\n");
+        var section = 0;
+        foreach (var part in runbook.Sections)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"\n## {++section}. {Plain(part.Title)}\n");
+            foreach (var caution in part.Cautions)
+            {
+                text.Append(CultureInfo.InvariantCulture, $"\n> **Mind:** {Plain(caution)}\n");
+            }
+
+            var number = 0;
+            foreach (var step in part.Steps)
+            {
+                Append(text, step, $"{section}.{++number}");
+            }
+        }
+
+        return text.ToString();
+    }
+
+    private static void Append(StringBuilder text, RunbookStep step, string number)
+    {
+        text.Append(CultureInfo.InvariantCulture, $"\n- [{(step.Done ? 'x' : ' ')}] **{number} {Plain(step.What)}** (on {Plain(step.Where)}, {step.Minutes} min)\n");
+        if (step.Caution is not null)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"  - **Caution:** {Plain(step.Caution)}\n");
+        }
+
+        foreach (var value in step.Values)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : Plain(value.Value))}\n");
+        }
+
+        text.Append(CultureInfo.InvariantCulture, $"  - Check: {Plain(step.Check)}\n  - If not: {Plain(step.IfNot)}\n  - Way back: {Plain(step.WayBack)}\n");
+    }
+
+    /// <summary>Names people gave must stay names: every sign that Markdown or HTML reads is escaped, and all stays on one line.</summary>
+    private static string Plain(string text)
+    {
+        var escaped = new StringBuilder(text.Length);
+        foreach (var c in text.ReplaceLineEndings(" "))
+        {
+            if (c is '\\' or '`' or '*' or '_' or '{' or '}' or '[' or ']' or '<' or '>' or '#' or '|' or '~')
+            {
+                escaped.Append('\\');
+            }
+
+            escaped.Append(c);
+        }
+
+        return escaped.ToString();
+    }
+
+    /// <summary>A code span that holds the text as it is, with a fence longer than any run of backticks in it.</summary>
+    private static string Code(string text)
+    {
+        var line = text.ReplaceLineEndings(" ");
+        var fence = "`";
+        while (line.Contains(fence, StringComparison.Ordinal))
+        {
+            fence += "`";
+        }
+
+        return fence.Length == 1 ? $"`{line}`" : $"{fence} {line} {fence}";
+    }
+}

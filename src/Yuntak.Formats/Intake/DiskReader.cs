@@ -1,0 +1,161 @@
+using System.Text.Json;
+using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Formats.Intake;
+
+/// <summary>Reads <c>lsblk -J</c>: nested or flat, sizes and flags as numbers or text, <c>mountpoints</c> or <c>mountpoint</c>, missing columns.</summary>
+internal static class DiskReader
+{
+    private const string Part = "disks";
+
+    public static (List<Disk> Disks, PartReading Reading) Read(JsonElement root, string? problem)
+    {
+        List<string> problems = problem is null ? [] : [problem];
+        List<JsonElement> rows = [];
+        var parents = new Dictionary<string, string>(StringComparer.Ordinal);
+        Flatten(root.Rows("blockdevices"), rows, parent: null, depth: 0, parents);
+        var mounts = Mounts(rows, parents);
+        List<Disk> disks = [];
+        var anyRounded = false;
+        foreach (var row in rows.Where(IsDisk))
+        {
+            var name = row.Text("name") ?? row.Text("kname") ?? "?";
+            var size = row.Size("size", out var rounded);
+            if (size is null)
+            {
+                problems.Add($"disks: {name} has no size that can be read, so it was left out");
+                continue;
+            }
+
+            if (size.Value == ByteSize.Zero || disks.Any(d => d.Name == name))
+            {
+                // An empty card reader, a compressed memory disk without a size, or the same disk listed again by a second path.
+                continue;
+            }
+
+            if (disks.Count == IntakeLimits.MostDisks)
+            {
+                problems.Add($"disks: more than {IntakeLimits.MostDisks}; the rest were left out");
+                break;
+            }
+
+            anyRounded |= rounded;
+            disks.Add(DiskOf(row, name, size.Value, mounts.GetValueOrDefault(name) ?? [], disks));
+        }
+
+        if (anyRounded)
+        {
+            problems.Add("disks: sizes are rounded; run lsblk with -b for exact ones");
+        }
+
+        if (disks.Count == 0 && problems.Count == 0)
+        {
+            problems.Add("disks: no row of type «disk»");
+        }
+
+        return (disks, new PartReading(Part, disks.Count, problems));
+    }
+
+    private static void Flatten(IEnumerable<JsonElement> level, List<JsonElement> rows, string? parent, int depth, Dictionary<string, string> parents)
+    {
+        foreach (var row in level)
+        {
+            rows.Add(row);
+            var name = row.Text("name");
+            if (name is not null && (row.Text("pkname") ?? parent) is { } known)
+            {
+                parents.TryAdd(name, known);
+            }
+
+            if (depth < 16)
+            {
+                Flatten(row.Rows("children"), rows, name, depth + 1, parents);
+            }
+        }
+    }
+
+    /// <summary>The mount points of every disk and of all that lies on it.</summary>
+    private static Dictionary<string, List<string>> Mounts(List<JsonElement> rows, Dictionary<string, string> parents)
+    {
+        Dictionary<string, List<string>> mounts = new(StringComparer.Ordinal);
+        foreach (var row in rows)
+        {
+            var points = row.Rows("mountpoints").Select(m => m.ValueKind == JsonValueKind.String ? m.GetString() : null).Append(row.Text("mountpoint"));
+            var top = row.Text("name");
+            for (var steps = 0; top is not null && steps < 16 && parents.TryGetValue(top, out var parent); steps++)
+            {
+                top = parent;
+            }
+
+            foreach (var point in points.Where(p => !string.IsNullOrWhiteSpace(p)))
+            {
+                var at = mounts.TryGetValue(top ?? "", out var known) ? known : mounts[top ?? ""] = [];
+                if (!at.Contains(point!))
+                {
+                    at.Add(Names.Clean(point));
+                }
+            }
+        }
+
+        return mounts;
+    }
+
+    private static bool IsDisk(JsonElement row)
+    {
+        var name = row.Text("name") ?? "";
+        var type = row.Text("type");
+        // Without a type column, whole disks are told by what they are not: parts of others, loops, memory, optical drives.
+        return (type is "disk" || (type is null && row.Text("pkname") is null)) && !name.StartsWith("zram", StringComparison.Ordinal)
+            && !name.StartsWith("loop", StringComparison.Ordinal)
+            && !name.StartsWith("sr", StringComparison.Ordinal)
+            && !name.StartsWith("ram", StringComparison.Ordinal)
+            && !name.StartsWith("nbd", StringComparison.Ordinal)
+            && !name.Contains("boot", StringComparison.Ordinal);
+    }
+
+    private static Disk DiskOf(JsonElement row, string name, ByteSize size, List<string> mounts, List<Disk> before)
+    {
+        var model = row.Text("model") is { } m ? Names.Clean(m.Replace('_', ' ')) : null;
+        var serial = row.Text("serial") is { } s ? Names.Clean(s) : null;
+        var id =
+            row.Text("wwn") is { } wwn ? (wwn.StartsWith("0x", StringComparison.Ordinal) ? "wwn-" + wwn : wwn)
+            : serial is not null ? string.Join('_', new[] { model?.Replace(' ', '_'), serial }.Where(t => t is not null))
+            : name;
+        id = Names.Clean(id);
+        if (before.Any(d => d.Id == id))
+        {
+            // Cheap adapters give every disk the same id; the kernel name keeps them apart.
+            id = $"{id}-{name}";
+        }
+
+        return new Disk(id, Names.Clean(name), size, KindOf(row, name), [.. mounts], model, null, row.Flag("rm") ?? row.Flag("hotplug") ?? false);
+    }
+
+    private static DiskKind KindOf(JsonElement row, string name)
+    {
+        var transport = row.Text("tran")?.ToLowerInvariant();
+        if (transport == "usb")
+        {
+            return DiskKind.Usb;
+        }
+
+        if (transport is "mmc" or "sd" || name.StartsWith("mmcblk", StringComparison.Ordinal))
+        {
+            return DiskKind.Card;
+        }
+
+        if (transport == "nvme" || name.StartsWith("nvme", StringComparison.Ordinal))
+        {
+            return DiskKind.NvmeFlash;
+        }
+
+        if (transport == "virtio" || name.StartsWith("vd", StringComparison.Ordinal) || name.StartsWith("xvd", StringComparison.Ordinal))
+        {
+            return DiskKind.Virtual;
+        }
+
+        return row.Flag("rota") == false ? DiskKind.SataFlash : DiskKind.Spinning;
+    }
+}

@@ -1,0 +1,16 @@
+using Yuntak.Core.Units;
+
+namespace Yuntak.Formats.LabFiles;
+
+/// <summary>How much of a lab file is read at most.</summary>
+public static class LabFileLimits
+{
+    /// <summary>The longest file: 4 MiB. A lab of 20 hosts and 500 guests takes about a quarter of one.</summary>
+    public static readonly ByteSize LongestFile = ByteSize.FromMiB(4);
+
+    /// <summary>The deepest nesting; a lab file needs six.</summary>
+    public const int Deepest = 20;
+
+    /// <summary>The most problems reported at once.</summary>
+    public const int MostProblems = 50;
+}

@@ -1,0 +1,53 @@
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Formats.LabFiles;
+
+/// <summary>The words a lab file uses for the model's enumerations.</summary>
+internal static class LabFileNames
+{
+    public static readonly (string Word, GuestKind Value)[] Kinds =
+    [
+        ("machine", GuestKind.Machine),
+        ("system-container", GuestKind.SystemContainer),
+        ("app-stack", GuestKind.AppStack),
+    ];
+
+    public static readonly (string Word, Importance Value)[] Importances =
+    [
+        ("must", Importance.Must),
+        ("should", Importance.Should),
+        ("may-wait", Importance.MayWait),
+    ];
+
+    public static readonly (string Word, DiskKind Value)[] Disks =
+    [
+        ("spinning", DiskKind.Spinning),
+        ("sata-flash", DiskKind.SataFlash),
+        ("nvme-flash", DiskKind.NvmeFlash),
+        ("usb", DiskKind.Usb),
+        ("card", DiskKind.Card),
+        ("virtual", DiskKind.Virtual),
+    ];
+
+    public static readonly (string Word, PoolLayout Value)[] Layouts =
+    [
+        ("single", PoolLayout.Single),
+        ("stripe", PoolLayout.Stripe),
+        ("mirror", PoolLayout.Mirror),
+        ("striped-mirrors", PoolLayout.StripedMirrors),
+        ("parity1", PoolLayout.Parity1),
+        ("parity2", PoolLayout.Parity2),
+        ("parity3", PoolLayout.Parity3),
+    ];
+
+    public static readonly (string Word, PoolFamily Value)[] Families = [("array", PoolFamily.BlockArray), ("cow", PoolFamily.CopyOnWrite)];
+
+    public static readonly (string Word, ReadCacheRule Value)[] CacheRules = [("cap", ReadCacheRule.Cap), ("per-tebibyte", ReadCacheRule.PerTebibyte)];
+
+    public static readonly (string Word, LifeStage Value)[] Stages =
+    [
+        .. Enum.GetValues<LifeStage>().Select(s => (s.Words().Replace(' ', '-'), s)),
+    ];
+
+    public static string WordFor<T>(this (string Word, T Value)[] words, T value) => words.First(w => EqualityComparer<T>.Default.Equals(w.Value, value)).Word;
+}

@@ -1,0 +1,123 @@
+using System.Xml.Linq;
+using Microsoft.AspNetCore.Html;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Web.Drawing;
+
+/// <summary>A host's memory as a ruler: the host's own part, the read cache, every guest to scale, what is spare, and the line at 90 %.</summary>
+internal static class MemoryRuler
+{
+    private const double Width = 600;
+    private const double Height = 34;
+    private const double LabelRow = 13;
+
+    public static IHtmlContent Draw(HostAssessment host)
+    {
+        var memory = host.Memory;
+        // When more is committed than there is, the scale grows so that the excess can be seen past the end of the ruler.
+        var most = Math.Max(memory.Total.GiB, memory.Committed.Value.GiB);
+        var scale = Width / most;
+        List<object> drawn = [Svg.Rect(0, 0, memory.Total.GiB * scale, Height, "bed", 3)];
+        var x = 0.0;
+        x = Own(drawn, x, memory.HostBase, scale, "own", "host");
+        x = Own(drawn, x, memory.ReadCache, scale, "cache", $"cache {Numbers.Short(memory.ReadCache.GiB)}");
+        var labels = new LeaderLabels(Width);
+        foreach (var share in memory.Shares)
+        {
+            var width = share.Committed.GiB * scale;
+            drawn.Add(Guest(host, share, x, width, labels));
+            x += width;
+        }
+
+        if (Width - x > 90)
+        {
+            drawn.Add(Svg.Text(x + ((Width - x) / 2), 21, "spare-text", $"{memory.Spare} spare"));
+        }
+
+        drawn.Add(Svg.Line(memory.Total.GiB * MemoryBudget.TightShare * scale, -2, memory.Total.GiB * MemoryBudget.TightShare * scale, Height + 4, "limit"));
+        drawn.AddRange(Ticks(memory.Total.GiB, scale));
+        var top = LabelRow * labels.Rows + 2;
+        return Svg.Of(
+            0,
+            -top,
+            Width,
+            top + Height + 18,
+            $"Memory of {host.Host.Name}: {memory.Committed.Value} committed of {memory.Total}",
+            "ruler",
+            [.. drawn]
+        );
+    }
+
+    private static double Own(List<object> drawn, double x, ByteSize size, double scale, string css, string text)
+    {
+        var width = size.GiB * scale;
+        if (width <= 0)
+        {
+            return x;
+        }
+
+        drawn.Add(Svg.Rect(x + 0.5, 0, width - 1, Height, css, 2));
+        if (width > text.Length * 6.2 + 6)
+        {
+            drawn.Add(Svg.Text(x + (width / 2), 21, css + "-text", text));
+        }
+
+        return x + width;
+    }
+
+    private static XElement Guest(HostAssessment host, MemoryShare share, double x, double width, LeaderLabels labels)
+    {
+        var guest = share.Guest;
+        var family = share.Sizing.Leading.Family.Css();
+        var block = Shapes.Block(x + 0.5, 0, Math.Max(1.5, width - 1), Height, guest.Kind, family).Cast<object>().ToList();
+        var figure = Numbers.Short(share.Committed.GiB);
+        var middle = x + (width / 2);
+        if (width > guest.Name.Length * 6.8 + 8)
+        {
+            block.Add(Svg.Text(middle, 15, "block-name", guest.Name));
+            block.Add(Svg.Text(middle, 28, "block-value", figure));
+        }
+        else
+        {
+            if (width > figure.Length * 6.5 + 4)
+            {
+                block.Add(Svg.Text(middle, 21, "block-value", figure));
+            }
+
+            block.AddRange(labels.Place(Short(guest.Name), middle));
+        }
+
+        return new XElement(
+            "a",
+            new XAttribute("href", $"/Bench?guest={Uri.EscapeDataString(guest.Id.Value)}"),
+            new XAttribute("class", "gst"),
+            new XAttribute("id", "ruler-" + guest.Id),
+            new XAttribute("data-guest", guest.Id.Value),
+            new XAttribute("data-name", guest.Name),
+            new XAttribute("data-host", host.Host.Id.Value),
+            new XAttribute("aria-label", $"{guest.Name}, {Core.Labs.KindWords.Words(guest.Kind)}, {share.Committed} of memory on {host.Host.Name}"),
+            block
+        );
+    }
+
+    private static IEnumerable<XElement> Ticks(double total, double scale)
+    {
+        var step = Step(total);
+        for (var gib = 0.0; gib <= total + 1e-6; gib += step / 2)
+        {
+            var whole = Math.Abs(gib / step - Math.Round(gib / step)) < 1e-6;
+            var at = gib * scale;
+            yield return Svg.Line(at, Height + 2, at, Height + (whole ? 7 : 5), "tick");
+            if (whole)
+            {
+                yield return Svg.Text(Math.Clamp(at, 5, Width - 8), Height + 16, "tick-text", Numbers.Short(gib));
+            }
+        }
+    }
+
+    /// <summary>A step that gives about four numbered ticks: a power of two.</summary>
+    private static double Step(double total) => Math.Pow(2, Math.Round(Math.Log2(Math.Max(total, 0.001) / 4)));
+
+    private static string Short(string name) => name.Length > 24 ? name[..23] + "…" : name;
+}

@@ -1,0 +1,61 @@
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
+using Yuntak.Data;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Pages;
+
+/// <summary>Finds hosts, guests, findings, profiles and pages by their names.</summary>
+public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+{
+    private const int Most = 12;
+
+    public string Query { get; private set; } = "";
+
+    public IReadOnlyList<Hit> Found { get; private set; } = [];
+
+    public void OnGet(string? q)
+    {
+        Query = Names.Clean(q);
+        Found = Query.Length == 0 ? [] : [.. All().Where(h => Matches(h.Name) || Matches(h.What)).OrderByDescending(h => Matches(h.Name)).Take(Most)];
+    }
+
+    private bool Matches(string text) => text.Contains(Query, StringComparison.OrdinalIgnoreCase);
+
+    private IEnumerable<Hit> All()
+    {
+        foreach (var host in Desk.Lab.Hosts)
+        {
+            yield return new Hit(host.Name, $"host, {host.Description}", $"/Kit/Host/{Uri.EscapeDataString(host.Id.Value)}");
+        }
+
+        foreach (var guest in Desk.Assessment.Guests)
+        {
+            yield return new Hit(guest.Guest.Name, $"{guest.Guest.Kind.Words()}, {guest.Leading.Name}", $"/Bench?guest={Uri.EscapeDataString(guest.Guest.Id.Value)}");
+        }
+
+        foreach (var finding in Desk.Assessment.Findings)
+        {
+            yield return new Hit(finding.Title, finding.Severity.ToString().ToLowerInvariant(), $"/{finding.Rule.Station}");
+        }
+
+        foreach (var profile in ProfileBook.All)
+        {
+            yield return new Hit($"ask for: {profile.Name}", profile.Summary, $"/Wants/Guest?profile={profile.Id}");
+        }
+
+        foreach (var station in Enum.GetValues<Station>())
+        {
+            yield return new Hit(station.ToString(), "station", $"/{station}");
+        }
+
+        yield return new Hit("History", "every change, and the way back", "/History");
+        yield return new Hit("Lab file", "read or write the whole lab", "/Lab");
+        yield return new Hit("Add a host", "paste, upload or by hand", "/Kit#add");
+        yield return new Hit("Rule book", "everything that is looked out for", "/Rules");
+    }
+
+    /// <summary>One thing found.</summary>
+    public sealed record Hit(string Name, string What, string Link);
+}

@@ -1,0 +1,94 @@
+using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Data;
+using Yuntak.Formats.Intake;
+using Yuntak.Formats.LabFiles;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Pages;
+
+/// <summary>The lab as a whole: its name, its assumptions, its file.</summary>
+[RequestSizeLimit(YuntakApp.LongestRequest)]
+public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+{
+    public SettingsForm Form { get; private set; } = null!;
+
+    public string? Pasted { get; private set; }
+
+    public IReadOnlyList<string> Problems { get; private set; } = [];
+
+    public void OnGet() => Form = SettingsForm.Of(Desk.Lab);
+
+    public async Task<IActionResult> OnPostSettingsAsync(
+        string? name,
+        string? gain,
+        [FromForm(Name = "host-base")] string? hostBase,
+        [FromForm(Name = "cache-rule")] ReadCacheRule rule,
+        [FromForm(Name = "cache-cap")] string? cap
+    )
+    {
+        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule, cap ?? "");
+        return await ChangeFromFormAsync(
+            lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse())(lab).Lab).Lab, "name and assumptions changed"),
+            "/Lab"
+        );
+    }
+
+    public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text)
+    {
+        Form = SettingsForm.Of(Desk.Lab);
+        Pasted = text;
+        var content = text ?? "";
+        if (file is { Length: > 0 })
+        {
+            await using var stream = file.OpenReadStream();
+            content = TextDecoder.Read(stream, out var problem);
+            if (problem is not null)
+            {
+                Problems = [problem];
+                return Page();
+            }
+        }
+
+        if (string.IsNullOrWhiteSpace(content))
+        {
+            Problems = ["Choose a file or paste its text."];
+            return Page();
+        }
+
+        var reading = LabFile.Read(content);
+        if (reading.Lab is null)
+        {
+            Problems = [.. reading.Problems.Select(p => p.ToString())];
+            return Page();
+        }
+
+        return await ChangeFromFormAsync(LabEdits.Replace(reading.Lab), "/Bench");
+    }
+
+    /// <summary>What was typed about the lab.</summary>
+    public sealed record SettingsForm(string Name, string Gain, string HostBase, ReadCacheRule CacheRule, string CacheCap)
+    {
+        public static SettingsForm Of(Lab lab) =>
+            new(
+                lab.Name,
+                Numbers.Short(lab.Settings.SecondThreadGain * 100),
+                lab.Settings.HostBase.ToExactString(),
+                lab.Settings.ReadCacheRule,
+                lab.Settings.ReadCacheCap.ToExactString()
+            );
+
+        /// <exception cref="EditRefused">Something typed is not a number or size.</exception>
+        public LabSettings Parse()
+        {
+            if (!Numbers.TryParse(Gain, out var gain) || gain > 100)
+            {
+                throw new EditRefused($"What a second thread adds is a percentage from 0 to 100, not «{Gain}».");
+            }
+
+            return new LabSettings(gain / 100, Typed.Size(HostBase, "Memory a host keeps"), CacheRule, Typed.Size(CacheCap, "The cap"));
+        }
+    }
+}

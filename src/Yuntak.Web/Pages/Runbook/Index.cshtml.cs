@@ -1,0 +1,63 @@
+using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
+using Yuntak.Data;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Pages.Runbook;
+
+/// <summary>The ordered steps; ticking them off makes them as built.</summary>
+public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+{
+    private const int MostDone = 15;
+
+    public override Station? Here => Station.Runbook;
+
+    /// <summary>What was ticked off last, the newest first; the last line is the beginning of all.</summary>
+    public IReadOnlyList<RevisionLine> Done { get; private set; } = [];
+
+    /// <summary>How long the open steps take, in words.</summary>
+    public string Time
+    {
+        get
+        {
+            var minutes = Desk.Runbook.Sections.Sum(s => s.MinutesLeft);
+            return minutes < 120 ? Numbers.Count(minutes, "minute") : $"{Numbers.Short(Math.Round(minutes / 30.0) / 2)} hours";
+        }
+    }
+
+    public async Task OnGetAsync() => Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
+
+    public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt)
+    {
+        return ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step)));
+    }
+
+    public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
+        ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));
+
+    /// <summary>The app stack a section builds, if it builds one.</summary>
+    public Guest? ComposeOf(RunbookSection section) =>
+        section.Change.Kind == ChangeKind.GuestBuilt && section.Change.Guest is { } id && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest ? guest : null;
+
+    /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
+    private async Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step)
+    {
+        try
+        {
+            if (await step() is CommitResult.Stale stale)
+            {
+                TempData["refusal"] = $"Somebody ticked a step off meanwhile: {stale.Theirs.Sentence}. Yours was not ticked; look again.";
+            }
+        }
+        catch (EditRefused refused)
+        {
+            TempData["refusal"] = refused.Message;
+        }
+
+        return Redirect("/Runbook");
+    }
+}

@@ -1,0 +1,36 @@
+namespace Yuntak.Web.Shared;
+
+/// <summary>Where data lives.</summary>
+internal static class DataPlaces
+{
+    /// <summary>Marks a folder as holding demo data, which may be thrown away.</summary>
+    private const string DemoMark = "this-is-demo-data";
+
+    /// <summary>The usual folder: the person's own, or one beside it for the demo.</summary>
+    public static string Usual(bool demo)
+    {
+        var home = Environment.GetEnvironmentVariable("XDG_DATA_HOME") is { Length: > 0 } set
+            ? set
+            : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), ".local", "share");
+        return Path.Combine(home, demo ? "yuntak-demo" : "yuntak");
+    }
+
+    /// <summary>Clears a folder for fresh demo data. Refuses one that holds anything the demo did not make, and says why.</summary>
+    public static string? ClearDemo(string folder)
+    {
+        var mark = Path.Combine(folder, DemoMark);
+        if (Directory.Exists(folder) && Directory.EnumerateFileSystemEntries(folder).Any() && !File.Exists(mark))
+        {
+            return $"{folder} holds something that is not demo data, and the demo starts fresh each time. Nothing was changed. Name another folder with --data.";
+        }
+
+        if (Directory.Exists(folder))
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+
+        Directory.CreateDirectory(folder);
+        File.WriteAllText(mark, "Thrown away and made anew at every start of the demo.\n");
+        return null;
+    }
+}

@@ -1,0 +1,50 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Data;
+
+namespace Yuntak.Web.Shared;
+
+/// <summary>Everything a page shows: the two heads and what follows from them. Made once for each pair of revisions.</summary>
+public sealed class Desk
+{
+    private readonly Lazy<Runbook> runbook;
+    private readonly Lazy<int> changes;
+    private readonly Lazy<Verdict> verdict;
+
+    internal Desk(Head draft, Head asBuilt, Assessment assessment, Func<Assessment> before)
+    {
+        Draft = draft;
+        AsBuilt = asBuilt;
+        Assessment = assessment;
+        runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
+        changes = new(() => LabDifference.Between(asBuilt.Lab, draft.Lab).Count(c => c.NeedsWork));
+        verdict = new(() => Verdict.Between(before(), assessment));
+    }
+
+    /// <summary>What is planned.</summary>
+    public Head Draft { get; }
+
+    /// <summary>What stands.</summary>
+    public Head AsBuilt { get; }
+
+    /// <summary>The lab that is planned.</summary>
+    public Lab Lab => Draft.Lab;
+
+    /// <summary>What follows from it.</summary>
+    public Assessment Assessment { get; }
+
+    /// <summary>The steps from as built to draft.</summary>
+    public Runbook Runbook => runbook.Value;
+
+    /// <summary>How many changes lie between as built and draft.</summary>
+    public int Changes => changes.Value;
+
+    /// <summary>What the last change did.</summary>
+    public Verdict Verdict => verdict.Value;
+
+    /// <summary>The findings of a station.</summary>
+    public IEnumerable<Finding> FindingsOf(Station station) => Assessment.Findings.Where(f => f.Rule.Station == station);
+}

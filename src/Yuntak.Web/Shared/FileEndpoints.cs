@@ -1,0 +1,56 @@
+using System.Text;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Data;
+using Yuntak.Formats.Exports;
+using Yuntak.Formats.LabFiles;
+
+namespace Yuntak.Web.Shared;
+
+/// <summary>Files to take away, and the small answers the bench asks for while something is dragged.</summary>
+internal static class FileEndpoints
+{
+    public static void Map(WebApplication app)
+    {
+        app.MapGet("/files/lab.yaml", async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.Draft)).Lab), "application/yaml", "lab.yaml"));
+        app.MapGet("/files/lab.json", async (LabStore store) => Download(LabFile.ToJson((await store.HeadAsync(Pointer.Draft)).Lab), "application/json", "lab.json"));
+        app.MapGet("/files/as-built.yaml", async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.AsBuilt)).Lab), "application/yaml", "as-built.yaml"));
+        app.MapGet("/files/runbook.md", async (DeskService desks) => Download(RunbookMarkdown.Of((await desks.LoadAsync()).Runbook), "text/markdown", "runbook.md"));
+        app.MapGet("/files/compose/{guest}", ComposeAsync);
+        app.MapGet("/bench/preview/{guest}", PreviewAsync);
+    }
+
+    private static async Task<IResult> ComposeAsync(string guest, LabStore store)
+    {
+        var found = (await store.HeadAsync(Pointer.Draft)).Lab.Guest(new GuestId(guest));
+        return found?.Kind == GuestKind.AppStack ? Download(ComposeFile.Of(found), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml") : Results.NotFound();
+    }
+
+    /// <summary>What putting a guest on each host would do, for the boards to say while it is dragged.</summary>
+    private static async Task<IResult> PreviewAsync(string guest, DeskService desks)
+    {
+        var desk = await desks.LoadAsync();
+        var found = desk.Lab.Guest(new GuestId(guest));
+        return found is null
+            ? Results.NotFound()
+            : Results.Json(
+                FitCheck
+                    .OnEveryHost(desk.Assessment, found)
+                    .Select(a => new
+                    {
+                        host = a.After.Host.Id.Value,
+                        fit = a.Fit.ToString().ToLowerInvariant(),
+                        text = Words(a),
+                    })
+            );
+    }
+
+    /// <summary>What putting a guest on a host comes to, in one line.</summary>
+    internal static string Words(FitAnswer answer) =>
+        answer.CanGo
+            ? $"{(answer.Fit == Fit.Fits ? "fits" : "tight")}: {answer.After.Memory.Spare} spare, {Numbers.OneDecimal(answer.After.Processor.Peak.Value.Value)} of {Numbers.OneDecimal(answer.After.Processor.Effective.Value.Value)} cores"
+            : "no: " + answer.Limits[0].Text;
+
+    private static IResult Download(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
+}

@@ -1,0 +1,92 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.Filters;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Data;
+
+namespace Yuntak.Web.Shared;
+
+/// <summary>What every page of the lab has: the desk, and one way to change the lab.</summary>
+public abstract class LabPageModel(DeskService desks, LabStore store) : PageModel
+{
+    private const string RefusalKey = "refusal";
+
+    /// <summary>The desk.</summary>
+    public Desk Desk { get; private set; } = null!;
+
+    /// <summary>Why the last change was refused; null when it was not.</summary>
+    public string? Refusal { get; protected set; }
+
+    /// <summary>The station the page belongs to; null for pages beside the route.</summary>
+    public virtual Station? Here => null;
+
+    /// <summary>The revision the page was shown with; every form sends it.</summary>
+    [BindProperty(Name = "based-on", SupportsGet = false)]
+    public long BasedOn { get; set; }
+
+    protected LabStore Store => store;
+
+    public override async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
+    {
+        HttpContext.Items[typeof(LabPageModel)] = this;
+        Desk = await desks.LoadAsync(HttpContext.RequestAborted);
+        Refusal = TempData[RefusalKey] as string;
+        await next();
+    }
+
+    /// <summary>Takes the last change back.</summary>
+    public Task<IActionResult> OnPostUndoAsync() => StepAsync(() => store.UndoAsync(Pointer.Draft, BasedOn));
+
+    /// <summary>Does again what was taken back.</summary>
+    public Task<IActionResult> OnPostRedoAsync() => StepAsync(() => store.RedoAsync(Pointer.Draft, BasedOn));
+
+    /// <summary>Applies a fix of a finding.</summary>
+    public Task<IActionResult> OnPostFixAsync(string finding, int fix) =>
+        ChangeAsync(lab =>
+        {
+            var found = Core.Bench.Assessment.Of(lab).Findings.FirstOrDefault(f => f.Key == finding);
+            var chosen = found is not null && fix >= 0 && fix < found.Fixes.Count ? found.Fixes[fix] : null;
+            return chosen is null ? throw new EditRefused("That finding is settled already, or can no longer be settled this way.") : chosen.Edit(lab);
+        });
+
+    /// <summary>Changes the draft and comes back to the same page. A refusal is shown there; a clash leads to the page that shows both versions.</summary>
+    protected Task<IActionResult> ChangeAsync(Edit edit, Pointer pointer = Pointer.Draft, string? then = null) =>
+        StepAsync(() => store.CommitAsync(pointer, BasedOn, edit), then);
+
+    /// <summary>Changes the draft from a form: a refusal shows the form again with all that was typed.</summary>
+    protected async Task<IActionResult> ChangeFromFormAsync(Edit edit, string then)
+    {
+        try
+        {
+            return await store.CommitAsync(Pointer.Draft, BasedOn, edit) is CommitResult.Stale stale ? Clash(stale) : Redirect(then);
+        }
+        catch (EditRefused refused)
+        {
+            Refusal = refused.Message;
+            return Page();
+        }
+    }
+
+    private async Task<IActionResult> StepAsync(Func<Task<CommitResult>> step, string? then = null)
+    {
+        try
+        {
+            if (await step() is CommitResult.Stale stale)
+            {
+                return Clash(stale);
+            }
+        }
+        catch (EditRefused refused)
+        {
+            TempData[RefusalKey] = refused.Message;
+        }
+
+        return Redirect(then ?? Request.Path + WithoutHandler());
+    }
+
+    private RedirectResult Clash(CommitResult.Stale stale) => Redirect($"/Clash/{stale.MineRevision}");
+
+    /// <summary>The query without the handler's name, so that the page comes back as it was.</summary>
+    private QueryString WithoutHandler() => QueryString.Create(Request.Query.Where(q => q.Key != "handler"));
+}

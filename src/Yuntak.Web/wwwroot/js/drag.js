@@ -1,0 +1,80 @@
+// Dragging a guest onto a board or into the tray, with mouse, pen or finger. Without it: the panel's buttons and the number keys.
+(() => {
+  "use strict";
+  const Slop = 6;
+  let drag = null;
+  let justDragged = false;
+
+  const targetAt = (x, y) => document.elementsFromPoint(x, y).map(e => e.closest?.("[data-drop]")).find(Boolean) ?? null;
+
+  const showPreview = async guest => {
+    const answer = await fetch(`/bench/preview/${encodeURIComponent(guest)}`).catch(() => null);
+    if (!answer?.ok || drag?.guest !== guest) return;
+    for (const { host, fit, text } of await answer.json()) {
+      const board = document.querySelector(`.board[data-drop="${CSS.escape(host)}"]`);
+      const says = board?.querySelector(".drop-says");
+      if (says) {
+        says.textContent = text;
+        board.dataset.fit = fit;
+      }
+    }
+  };
+
+  const begin = event => {
+    drag.started = true;
+    drag.ghost = document.createElement("div");
+    drag.ghost.className = "ghost";
+    drag.ghost.textContent = drag.name;
+    document.body.append(drag.ghost);
+    document.documentElement.classList.add("dragging");
+    document.body.setPointerCapture?.(event.pointerId);
+    showPreview(drag.guest);
+  };
+
+  const end = () => {
+    drag?.ghost?.remove();
+    drag = null;
+    document.documentElement.classList.remove("dragging");
+    for (const board of document.querySelectorAll("[data-drop]")) {
+      board.classList.remove("over");
+      delete board.dataset.fit;
+      const says = board.querySelector(".drop-says");
+      if (says) says.textContent = "";
+    }
+  };
+
+  document.addEventListener("pointerdown", event => {
+    const guest = event.target.closest?.(".gst");
+    if (!guest || event.button !== 0) return;
+    drag = { guest: guest.dataset.guest, name: guest.dataset.name, from: guest.dataset.host ?? "", x: event.clientX, y: event.clientY, started: false };
+  });
+
+  document.addEventListener("pointermove", event => {
+    if (!drag) return;
+    if (!drag.started && Math.hypot(event.clientX - drag.x, event.clientY - drag.y) > Slop) begin(event);
+    if (!drag.started) return;
+    drag.ghost.style.transform = `translate(${event.clientX + 10}px, ${event.clientY + 10}px)`;
+    const over = targetAt(event.clientX, event.clientY);
+    for (const board of document.querySelectorAll("[data-drop]")) board.classList.toggle("over", board === over);
+  });
+
+  document.addEventListener("pointerup", event => {
+    if (!drag?.started) {
+      drag = null;
+      return;
+    }
+    const over = targetAt(event.clientX, event.clientY);
+    const { guest, from } = drag;
+    end();
+    justDragged = true;
+    setTimeout(() => { justDragged = false; });
+    const host = over?.dataset.drop === "tray" ? "" : over?.dataset.drop;
+    if (over && host !== from) window.yuntakPlace(guest, host);
+  });
+
+  document.addEventListener("pointercancel", end);
+  document.addEventListener("keydown", event => { if (event.key === "Escape" && drag) end(); });
+  // A link that was dragged is not followed, and the browser's own dragging of links stays out of the way.
+  document.addEventListener("click", event => { if (justDragged) { event.preventDefault(); event.stopPropagation(); } }, true);
+  document.addEventListener("dragstart", event => { if (event.target.closest?.(".gst")) event.preventDefault(); });
+})();

@@ -1,0 +1,138 @@
+// Keys, dialogs and small helps. Everything here has a way without script: links, buttons and forms do the work.
+(() => {
+  "use strict";
+  const $ = (selector, root = document) => root.querySelector(selector);
+  const $$ = (selector, root = document) => [...root.querySelectorAll(selector)];
+  const typing = element => element.closest("input, textarea, select, [contenteditable]") && !element.matches("[type=radio], [type=checkbox]");
+
+  const openDialog = id => {
+    const dialog = document.getElementById(id);
+    if (!dialog.open) dialog.showModal();
+    $("input", dialog)?.select();
+  };
+
+  const switchTheme = () => {
+    const next = document.documentElement.dataset.bsTheme === "dark" ? "light" : "dark";
+    document.documentElement.dataset.bsTheme = next;
+    try { localStorage.setItem("yuntak-theme", next); } catch { /* private windows may refuse; the page is switched all the same */ }
+  };
+
+  const stationStep = step => {
+    const stations = $$(".route a");
+    const here = stations.findIndex(a => a.classList.contains("here"));
+    stations[Math.min(stations.length - 1, Math.max(0, here < 0 ? 0 : here + step))]?.click();
+  };
+
+  // Places the guest that has the focus, or whose panel is open, with the same form that dragging uses.
+  const place = (guest, host) => {
+    const form = document.getElementById("drag-form");
+    if (!form) return;
+    form.elements.guest.value = guest;
+    form.elements.host.value = host;
+    form.requestSubmit();
+  };
+  window.yuntakPlace = place;
+
+  const chosenGuest = () => document.activeElement?.closest?.(".gst")?.dataset.guest ?? $("[data-panel]")?.dataset.panel;
+
+  const keys = {
+    "/": () => openDialog("find"),
+    "?": () => openDialog("keys"),
+    "[": () => stationStep(-1),
+    "]": () => stationStep(1),
+  };
+
+  document.addEventListener("keydown", event => {
+    if (typing(event.target) || document.querySelector("dialog[open]")) return;
+    if ((event.ctrlKey || event.metaKey) && !event.altKey && ["z", "y"].includes(event.key.toLowerCase())) {
+      const redo = event.key.toLowerCase() === "y" || event.shiftKey;
+      event.preventDefault();
+      $(redo ? "#redo" : "#undo")?.click();
+      return;
+    }
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (keys[event.key]) {
+      event.preventDefault();
+      keys[event.key]();
+      return;
+    }
+    const guest = chosenGuest();
+    if (guest && /^[0-9]$|^Delete$/.test(event.key)) {
+      const host = /^[1-9]$/.test(event.key) ? $$(".board[data-drop]")[Number(event.key) - 1]?.dataset.drop : "";
+      if (host !== undefined) {
+        event.preventDefault();
+        place(guest, host);
+      }
+    }
+    if (event.key === "Escape") $(".panel .close")?.click();
+  });
+
+  document.addEventListener("click", event => {
+    const opener = event.target.closest("[data-open]");
+    if (opener) openDialog(opener.dataset.open);
+    if (event.target.closest("[data-theme-switch]")) switchTheme();
+    if (event.target.closest("[data-print]")) print();
+    const copy = event.target.closest("[data-copy]");
+    if (copy) {
+      navigator.clipboard?.writeText(document.getElementById(copy.dataset.copy).textContent).then(() => { copy.textContent = "Copied"; });
+    }
+    // A click beside an open figure closes it; so does a click on a dialog's backdrop.
+    for (const open of $$("details.fig[open]")) if (!open.contains(event.target)) open.open = false;
+    if (event.target.matches?.("dialog")) event.target.close();
+    if (event.target.closest("#found a")) document.getElementById("find").close();
+  });
+
+  // Escape closes an open figure and gives the focus back to its value.
+  document.addEventListener("keydown", event => {
+    const figure = event.key === "Escape" && document.activeElement?.closest("details.fig[open]");
+    if (figure) {
+      figure.open = false;
+      $("summary", figure).focus();
+      event.stopPropagation();
+    }
+  }, true);
+
+  // Pointing at a guest lights it up on every ruler, column and list.
+  const light = guest => {
+    for (const lit of $$(".lit")) lit.classList.remove("lit");
+    if (guest) for (const part of $$(`[data-guest="${CSS.escape(guest)}"]`)) part.classList.add("lit");
+    document.documentElement.classList.toggle("lighting", Boolean(guest));
+  };
+  for (const [on, off] of [["pointerover", "pointerout"], ["focusin", "focusout"]]) {
+    document.addEventListener(on, event => light(event.target.closest?.("[data-guest]")?.dataset.guest));
+    document.addEventListener(off, () => light(null));
+  }
+
+  // The working of a figure opens towards the middle of the window, so that it is never cut off.
+  document.addEventListener("toggle", event => {
+    if (event.target.matches?.("details.fig") && event.target.open) {
+      const box = event.target.getBoundingClientRect();
+      event.target.classList.toggle("opens-left", box.left > innerWidth / 2);
+      event.target.classList.toggle("opens-up", box.top > innerHeight * 0.62);
+    }
+  }, true);
+
+  // The find dialog: arrows walk the list, Enter goes to the first hit.
+  document.getElementById("find")?.addEventListener("keydown", event => {
+    const links = $$("#found a");
+    const at = links.indexOf(document.activeElement);
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      event.preventDefault();
+      const next = event.key === "ArrowDown" ? links[at + 1] : links[at - 1];
+      (next ?? (event.key === "ArrowUp" ? $("#find input") : links.at(-1)))?.focus();
+    } else if (event.key === "Enter" && event.target.matches("input") && links[0]) {
+      event.preventDefault();
+      links[0].click();
+    }
+  });
+
+  // When the server cannot be reached, say so instead of doing nothing.
+  document.addEventListener("htmx:sendError", () => {
+    const status = document.getElementById("status");
+    if (status) {
+      status.textContent = "Yuntak does not answer. Nothing was changed by this last step; is it still running?";
+      status.classList.add("refusal");
+    }
+  });
+  document.addEventListener("htmx:responseError", event => { document.open(); document.write(event.detail.xhr.responseText); document.close(); });
+})();
