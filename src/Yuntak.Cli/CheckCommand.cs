@@ -13,7 +13,14 @@ internal static class CheckCommand
     {
         var lab = Shared.LabArgument();
         var json = Shared.Json();
-        var command = new Command("check", "Say whether a lab fits and what stands out. Ends 0 without a stop, 1 with one, 2 when it could not be read.") { lab, json };
+        var command = new Command(
+            "check",
+            "Say whether a lab fits and what stands out. Ends 0 without a stop, 1 with one, 2 when it could not be read."
+        )
+        {
+            lab,
+            json,
+        };
         command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(json)));
         return command;
     }

@@ -12,10 +12,19 @@ internal static class ExportCommand
     public static Command Make()
     {
         var lab = Shared.LabArgument();
-        var compose = new Option<bool>("--compose") { Description = "A Compose file of the app stacks. With --json, one file for each, in JSON." };
+        var compose = new Option<bool>("--compose")
+        {
+            Description = "A Compose file of the app stacks. With --json, one file for each, in JSON.",
+        };
         var guest = new Option<string?>("--guest") { Description = "Only this app stack." };
         var json = new Option<bool>("--json") { Description = "The lab as JSON." };
-        var command = new Command("export", "Write files to use: a Compose file, or the lab as YAML or JSON.") { lab, compose, guest, json };
+        var command = new Command("export", "Write files to use: a Compose file, or the lab as YAML or JSON.")
+        {
+            lab,
+            compose,
+            guest,
+            json,
+        };
         command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(json)));
         return command;
     }
@@ -36,7 +45,14 @@ internal static class ExportCommand
         var stacks = lab.Guests.Where(g => g.Kind == GuestKind.AppStack && (only is null || g.Name == only)).ToList();
         if (stacks.Count == 0)
         {
-            Shared.Refuse([only is null ? $"{path} has no app stack, so there is no Compose file to write." : $"{path} has no app stack called «{only}»."], json);
+            Shared.Refuse(
+                [
+                    only is null
+                        ? $"{path} has no app stack, so there is no Compose file to write."
+                        : $"{path} has no app stack called «{only}».",
+                ],
+                json
+            );
             return Shared.CouldNotRead;
         }
 

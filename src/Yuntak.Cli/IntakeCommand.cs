@@ -10,7 +10,10 @@ internal static class IntakeCommand
 {
     public static Command Make()
     {
-        var file = new Argument<string>("FILE") { Description = "Output of lscpu -J, lsblk -J -b, /proc/meminfo, or all of them in one; - for standard input." };
+        var file = new Argument<string>("FILE")
+        {
+            Description = "Output of lscpu -J, lsblk -J -b, /proc/meminfo, or all of them in one; - for standard input.",
+        };
         var json = Shared.Json();
         var command = new Command("intake", "Read a host from the output of its own tools.") { file, json };
         command.SetAction(parsed => Run(parsed.GetValue(file)!, parsed.GetValue(json)));

@@ -30,7 +30,14 @@ internal static class Shared
         }
         catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException or NotSupportedException)
         {
-            Refuse([Directory.Exists(path) ? $"{path} is a folder, not a file." : $"{path} cannot be opened. Is the name right, and may you read it?"], json);
+            Refuse(
+                [
+                    Directory.Exists(path)
+                        ? $"{path} is a folder, not a file."
+                        : $"{path} cannot be opened. Is the name right, and may you read it?",
+                ],
+                json
+            );
             return null;
         }
     }

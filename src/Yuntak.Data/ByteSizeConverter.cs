@@ -9,5 +9,6 @@ internal sealed class ByteSizeConverter : JsonConverter<ByteSize>
 {
     public override ByteSize Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) => new(reader.GetInt64());
 
-    public override void Write(Utf8JsonWriter writer, ByteSize value, JsonSerializerOptions options) => writer.WriteNumberValue(value.Bytes);
+    public override void Write(Utf8JsonWriter writer, ByteSize value, JsonSerializerOptions options) =>
+        writer.WriteNumberValue(value.Bytes);
 }

@@ -79,7 +79,8 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         await using var db = await databases.CreateDbContextAsync(cancel);
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var pointers = await db.Labs.SingleAsync(l => l.Id == OnlyLab, cancel);
-        var head = await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
+        var head =
+            await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
         if (head.Id != basedOn)
         {
             return await SetAsideAsync(db, transaction, pointer, basedOn, head, edit, cancel);
@@ -98,10 +99,12 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
     }
 
     /// <summary>Takes the last change back, by committing the revision before it once more.</summary>
-    public Task<CommitResult> UndoAsync(Pointer pointer, long basedOn, CancellationToken cancel = default) => StepAsync(pointer, basedOn, redo: false, cancel);
+    public Task<CommitResult> UndoAsync(Pointer pointer, long basedOn, CancellationToken cancel = default) =>
+        StepAsync(pointer, basedOn, redo: false, cancel);
 
     /// <summary>Does again what was taken back.</summary>
-    public Task<CommitResult> RedoAsync(Pointer pointer, long basedOn, CancellationToken cancel = default) => StepAsync(pointer, basedOn, redo: true, cancel);
+    public Task<CommitResult> RedoAsync(Pointer pointer, long basedOn, CancellationToken cancel = default) =>
+        StepAsync(pointer, basedOn, redo: true, cancel);
 
     /// <summary>The newest lines of a pointer's history, those set aside among them.</summary>
     public async Task<IReadOnlyList<RevisionLine>> HistoryAsync(Pointer pointer, int most, CancellationToken cancel = default)
@@ -121,14 +124,16 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         await using var db = await databases.CreateDbContextAsync(cancel);
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var pointers = await db.Labs.SingleAsync(l => l.Id == OnlyLab, cancel);
-        var head = await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
+        var head =
+            await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
         if (head.Id != basedOn)
         {
-            throw new EditRefused($"The lab has changed since this page was shown: {head.Sentence}. Nothing was taken back; look again, then decide.");
+            throw new EditRefused(
+                $"The lab has changed since this page was shown: {head.Sentence}. Nothing was taken back; look again, then decide."
+            );
         }
 
-        var target =
-            (redo ? head.RedoTo : head.UndoTo) is { } to ? await RowAsync(db, to, cancel) : null;
+        var target = (redo ? head.RedoTo : head.UndoTo) is { } to ? await RowAsync(db, to, cancel) : null;
         if (target is null)
         {
             throw new EditRefused(redo ? "There is nothing to do again." : "There is nothing to take back.");
@@ -147,7 +152,14 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         return await MoveAsync(db, transaction, pointers, pointer, row, cancel);
     }
 
-    private async Task<CommitResult> MoveAsync(YuntakDb db, IDbContextTransaction transaction, LabRow pointers, Pointer pointer, RevisionRow row, CancellationToken cancel)
+    private async Task<CommitResult> MoveAsync(
+        YuntakDb db,
+        IDbContextTransaction transaction,
+        LabRow pointers,
+        Pointer pointer,
+        RevisionRow row,
+        CancellationToken cancel
+    )
     {
         db.Revisions.Add(row);
         await db.SaveChangesAsync(cancel);

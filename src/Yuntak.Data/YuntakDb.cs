@@ -26,7 +26,12 @@ public sealed class YuntakDb(DbContextOptions<YuntakDb> options) : DbContext(opt
         modelBuilder.Entity<RevisionRow>(revision =>
         {
             revision.ToTable("revisions");
-            revision.HasIndex(r => new { r.LabId, r.Pointer, r.Number });
+            revision.HasIndex(r => new
+            {
+                r.LabId,
+                r.Pointer,
+                r.Number,
+            });
             revision.HasOne<LabRow>().WithMany().HasForeignKey(r => r.LabId).OnDelete(DeleteBehavior.Restrict);
         });
         modelBuilder.Entity<ReadingRow>(reading =>

@@ -20,19 +20,26 @@ public static class FitCheck
     }
 
     /// <summary>The answers for every host, in the lab's order.</summary>
-    public static IReadOnlyList<FitAnswer> OnEveryHost(Assessment assessment, Guest guest) => [.. assessment.Lab.Hosts.Select(h => Of(assessment, guest, h))];
+    public static IReadOnlyList<FitAnswer> OnEveryHost(Assessment assessment, Guest guest) =>
+        [.. assessment.Lab.Hosts.Select(h => Of(assessment, guest, h))];
 
     private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)
     {
         var host = after.Host;
         if (guest.Guest.Kind == GuestKind.Machine && host.Processor.Virtualisation == false)
         {
-            yield return new FitLimit($"virtualisation is off on {host.Name}, and this is a machine", $"switch virtualisation on in {host.Name}'s firmware");
+            yield return new FitLimit(
+                $"virtualisation is off on {host.Name}, and this is a machine",
+                $"switch virtualisation on in {host.Name}'s firmware"
+            );
         }
 
         if (guest.Profiles.Any(p => p.StartOrder == 1) && host.NetworkPorts is < 2)
         {
-            yield return new FitLimit($"a router needs two network ports, {host.Name} has {host.NetworkPorts}", $"a second network port in {host.Name}");
+            yield return new FitLimit(
+                $"a router needs two network ports, {host.Name} has {host.NetworkPorts}",
+                $"a second network port in {host.Name}"
+            );
         }
 
         if (guest.Vcpu > host.Processor.Threads)
@@ -78,10 +85,15 @@ public static class FitCheck
             yield break;
         }
 
-        foreach (var pool in after.Pools.Where(p => p.Fit == Fit.Over && (p.Pool.Name == placement.SystemPool || p.Pool.Name == placement.BulkPool)))
+        foreach (
+            var pool in after.Pools.Where(p =>
+                p.Fit == Fit.Over && (p.Pool.Name == placement.SystemPool || p.Pool.Name == placement.BulkPool)
+            )
+        )
         {
             var needs =
-                (pool.Pool.Name == placement.SystemPool ? guest.SystemDisk : ByteSize.Zero) + (pool.Pool.Name == placement.BulkPool ? guest.Bulk : ByteSize.Zero);
+                (pool.Pool.Name == placement.SystemPool ? guest.SystemDisk : ByteSize.Zero)
+                + (pool.Pool.Name == placement.BulkPool ? guest.Bulk : ByteSize.Zero);
             var spare = pool.Spare + needs;
             yield return new FitLimit(
                 $"disk: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",

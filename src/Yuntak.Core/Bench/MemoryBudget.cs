@@ -33,7 +33,11 @@ public sealed class MemoryBudget
             committed,
             "host base + read cache + Σ machines (given + overhead) + Σ containers (expected use + overhead)",
             () =>
-                new FigureInput[] { new("host base", HostBase, Origin.Assumed, "a setting"), new("read cache", ReadCache, Origin.Assumed, "a setting") }
+                new FigureInput[]
+                {
+                    new("host base", HostBase, Origin.Assumed, "a setting"),
+                    new("read cache", ReadCache, Origin.Assumed, "a setting"),
+                }
                     .Concat(shares.Select(s => new FigureInput(s.Guest.Name, s.Committed)))
                     .Append(new("memory of the host", Total, host.WasRead ? Origin.Read : Origin.Entered)),
             Source.CommonPractice

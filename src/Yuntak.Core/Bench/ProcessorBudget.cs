@@ -96,7 +96,12 @@ public sealed class ProcessorBudget
                 [
                     new("cores", processor.Cores, Origin.Read),
                     new("threads", processor.Threads, Origin.Read),
-                    new("y, what a second thread adds", settings.SecondThreadGain, Origin.Assumed, "a setting; published gains lie around 0.15 to 0.30"),
+                    new(
+                        "y, what a second thread adds",
+                        settings.SecondThreadGain,
+                        Origin.Assumed,
+                        "a setting; published gains lie around 0.15 to 0.30"
+                    ),
                 ],
             Source.FromMemory
         );

@@ -11,7 +11,9 @@ public static class PoolProposal
     /// </summary>
     public static ValueList<Pool> For(IReadOnlyList<Disk> disks)
     {
-        var free = disks.Where(d => !d.IsBoot && !d.Removable && d.Kind is not (DiskKind.Usb or DiskKind.Card) && d.MountedAt.Count == 0).ToList();
+        var free = disks
+            .Where(d => !d.IsBoot && !d.Removable && d.Kind is not (DiskKind.Usb or DiskKind.Card) && d.MountedAt.Count == 0)
+            .ToList();
         List<Pool> pools = [];
         Add(pools, "flash", [.. free.Where(d => d.IsFlash)]);
         Add(pools, "bulk", [.. free.Where(d => !d.IsFlash)]);

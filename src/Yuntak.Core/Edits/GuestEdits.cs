@@ -73,7 +73,8 @@ public static class GuestEdits
         lab =>
         {
             var guest = Existing(lab, id);
-            var host = lab.Host(guest.Placement?.Host) ?? throw new EditRefused($"Put {guest.Name} on a host first; pools belong to hosts.");
+            var host =
+                lab.Host(guest.Placement?.Host) ?? throw new EditRefused($"Put {guest.Name} on a host first; pools belong to hosts.");
             foreach (var pool in new[] { systemPool, bulkPool })
             {
                 if (pool is not null && host.PoolNamed(pool) is null)

@@ -32,7 +32,10 @@ public static class HostEdits
             var changed = change(before);
             var after = Sound(changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) });
             var words = LabDifference.Words(before, after);
-            return new Changed(lab.WithHost(id, _ => after), words.Count == 0 ? $"{after.Name}: nothing changed" : $"{after.Name}: {string.Join(", ", words)}");
+            return new Changed(
+                lab.WithHost(id, _ => after),
+                words.Count == 0 ? $"{after.Name}: nothing changed" : $"{after.Name}: {string.Join(", ", words)}"
+            );
         };
 
     /// <summary>Removes a host; its guests stay in the lab, asked for but not placed.</summary>
@@ -103,7 +106,11 @@ public static class HostEdits
             var without = lab.WithHost(id, h => h with { Pools = h.Pools.Without(p => p.Name == pool) });
             var freed = without.Guests.Change(
                 g => g.Placement?.Host == id,
-                g => g with { Placement = new Placement(id, OtherThan(pool, g.Placement!.SystemPool), OtherThan(pool, g.Placement.BulkPool)) }
+                g =>
+                    g with
+                    {
+                        Placement = new Placement(id, OtherThan(pool, g.Placement!.SystemPool), OtherThan(pool, g.Placement.BulkPool)),
+                    }
             );
             return new Changed(without with { Guests = freed }, $"{host.Name}: pool {pool} removed");
         };

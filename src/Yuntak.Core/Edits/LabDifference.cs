@@ -14,7 +14,9 @@ public static class LabDifference
         List<LabChange> changes = [];
         if (from.Name != to.Name || from.Settings != to.Settings)
         {
-            changes.Add(new(ChangeKind.LabChanged, from.Name != to.Name ? $"the lab is called {to.Name}" : "assumptions changed", NeedsWork: false));
+            changes.Add(
+                new(ChangeKind.LabChanged, from.Name != to.Name ? $"the lab is called {to.Name}" : "assumptions changed", NeedsWork: false)
+            );
         }
 
         foreach (var host in to.Hosts)
@@ -72,7 +74,9 @@ public static class LabDifference
             }
         }
 
-        words.AddRange(before.Disks.Where(d => after.Disks.All(a => a.Id != d.Id)).Select(d => $"disk {d.Name} gone, {d.Size.ToDecimalString()}"));
+        words.AddRange(
+            before.Disks.Where(d => after.Disks.All(a => a.Id != d.Id)).Select(d => $"disk {d.Name} gone, {d.Size.ToDecimalString()}")
+        );
         return words;
     }
 
@@ -149,7 +153,15 @@ public static class LabDifference
             }
             else if (was != pool)
             {
-                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: {pool.Name} already holds {pool.AlreadyUsed}", after.Id, Pool: pool.Name, NeedsWork: false));
+                changes.Add(
+                    new(
+                        ChangeKind.PoolChanged,
+                        $"{after.Name}: {pool.Name} already holds {pool.AlreadyUsed}",
+                        after.Id,
+                        Pool: pool.Name,
+                        NeedsWork: false
+                    )
+                );
             }
         }
 
@@ -185,10 +197,17 @@ public static class LabDifference
         {
             var planning = PlanningWords(before, after).ToList();
             var needsWork = words.Count > planning.Count && (before.Placement is not null || toHost is not null);
-            changes.Add(new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? before.Placement?.Host, after.Id, NeedsWork: needsWork));
+            changes.Add(
+                new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? before.Placement?.Host, after.Id, NeedsWork: needsWork)
+            );
         }
 
-        if (before.Placement is not null && before.Life != after.Life && kind is ChangeKind.GuestChanged or ChangeKind.GuestMoved && before.Life != LifeStage.InService)
+        if (
+            before.Placement is not null
+            && before.Life != after.Life
+            && kind is ChangeKind.GuestChanged or ChangeKind.GuestMoved
+            && before.Life != LifeStage.InService
+        )
         {
             changes.Add(new(ChangeKind.GuestBuilt, $"{after.Name} is half built ({before.Life.Words()})", toHost, after.Id));
         }
@@ -203,7 +222,10 @@ public static class LabDifference
         }
     }
 
-    private static string OnOff(bool? known) => known is null ? "unknown" : known.Value ? "yes" : "no";
+    private static string OnOff(bool? known) =>
+        known is null ? "unknown"
+        : known.Value ? "yes"
+        : "no";
 
     private static string Known<T>(T? value)
         where T : struct => value?.ToString() ?? "unknown";

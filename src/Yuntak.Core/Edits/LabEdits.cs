@@ -17,5 +17,6 @@ public static class LabEdits
     public static Edit Settings(LabSettings settings) => lab => new Changed(lab with { Settings = settings }, "assumptions changed");
 
     /// <summary>Replaces the whole draft, from a lab file.</summary>
-    public static Edit Replace(Lab with) => _ => new Changed(with, $"read from a lab file: {with.Hosts.Count} hosts, {with.Guests.Count} guests");
+    public static Edit Replace(Lab with) =>
+        _ => new Changed(with, $"read from a lab file: {with.Hosts.Count} hosts, {with.Guests.Count} guests");
 }

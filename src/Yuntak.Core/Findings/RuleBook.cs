@@ -38,5 +38,6 @@ public static class RuleBook
     ];
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
-    public static IReadOnlyList<Finding> Check(Assessment lab) => [.. Rules.SelectMany(r => r.Check(lab)).OrderByDescending(f => f.Severity)];
+    public static IReadOnlyList<Finding> Check(Assessment lab) =>
+        [.. Rules.SelectMany(r => r.Check(lab)).OrderByDescending(f => f.Severity)];
 }

@@ -6,7 +6,13 @@ namespace Yuntak.Core.Labs;
 /// <param name="Hosts">In the order people see them.</param>
 /// <param name="Guests">In the order people see them.</param>
 /// <param name="Ticks">As built only: ids of runbook steps done whose change is not finished yet.</param>
-public sealed record Lab(string Name, LabSettings Settings, ValueList<Host> Hosts, ValueList<Guest> Guests, ValueList<string> Ticks = default)
+public sealed record Lab(
+    string Name,
+    LabSettings Settings,
+    ValueList<Host> Hosts,
+    ValueList<Guest> Guests,
+    ValueList<string> Ticks = default
+)
 {
     /// <summary>A lab with nothing in it.</summary>
     public static Lab Empty(string name) => new(name, LabSettings.Default, [], []);

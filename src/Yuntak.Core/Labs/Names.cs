@@ -22,7 +22,9 @@ public static class Names
 
         if (name.Length > LongestName)
         {
-            throw new Edits.EditRefused($"The {what}'s name has {name.Length} characters; {LongestName} are the most. It begins «{name[..20]}…».");
+            throw new Edits.EditRefused(
+                $"The {what}'s name has {name.Length} characters; {LongestName} are the most. It begins «{name[..20]}…»."
+            );
         }
 
         return name;
@@ -30,7 +32,9 @@ public static class Names
 
     /// <summary>Text on one line without control characters or direction marks, trimmed.</summary>
     public static string Clean(string? text) =>
-        string.Concat((text ?? "").Where(c => !char.IsControl(c) && char.GetUnicodeCategory(c) != System.Globalization.UnicodeCategory.Format))
+        string.Concat(
+                (text ?? "").Where(c => !char.IsControl(c) && char.GetUnicodeCategory(c) != System.Globalization.UnicodeCategory.Format)
+            )
             .Trim();
 
     /// <summary>An id made from a name: lower case letters, digits and hyphens, and not among <paramref name="taken"/>.</summary>

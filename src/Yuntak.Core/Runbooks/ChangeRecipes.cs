@@ -27,7 +27,8 @@ internal static class ChangeRecipes
             "Refused? It is still running or only suspended.",
             "Set the old figures again while it is off.",
             shrinks ? "A disk grows but never shrinks: make a smaller one, bring the backup back onto it, then delete the old one."
-                : before.Kind != after.Kind ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
+                : before.Kind != after.Kind
+                    ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
                 : null
         );
         yield return Start(after);
@@ -46,7 +47,10 @@ internal static class ChangeRecipes
                 new("from", from?.Name ?? "where it is"),
                 new("to", to.Name),
                 new("pool there", pool ?? "a pool you choose"),
-                new("way", direct ? $"straight across: both hosts have a pool called {pool}" : "through the backup: the hosts share no pool name"),
+                new(
+                    "way",
+                    direct ? $"straight across: both hosts have a pool called {pool}" : "through the backup: the hosts share no pool name"
+                ),
             ],
             20,
             $"{to.Name} lists it, off, with all its disks.",
@@ -90,7 +94,10 @@ internal static class ChangeRecipes
         new(
             LifeStage.Planned,
             $"Take the pool {pool.Name} apart",
-            [.. host.DisksOf(pool).Select(d => new StepValue("disk", $"{d.Id} ({d.Size.ToDecimalString()}, seen as {d.Name})", Literal: true))],
+            [
+                .. host.DisksOf(pool)
+                    .Select(d => new StepValue("disk", $"{d.Id} ({d.Size.ToDecimalString()}, seen as {d.Name})", Literal: true)),
+            ],
             10,
             "The host shows the disks as unused.",
             "Busy? A guest or a share still uses it.",
@@ -106,7 +113,8 @@ internal static class ChangeRecipes
             15,
             "It is there, complete, and on another host.",
             "Do not go on without it.",
-            "None needed."
+            "None needed.",
+            KeepsRunning: true
         );
 
     private static StepDraft Start(Guest guest) =>

@@ -22,7 +22,8 @@ internal static class GuestRecipes
     }
 
     /// <summary>«2.5 GiB (2,560 MiB)»: memory as people say it and as forms want it.</summary>
-    public static string MemoryText(ByteSize memory) => memory.GiB < 1 ? memory.ToString() : $"{memory} ({memory.MiB:#,##0}{Numbers.ThinSpace}MiB)";
+    public static string MemoryText(ByteSize memory) =>
+        memory.GiB < 1 ? memory.ToString() : $"{memory} ({memory.MiB:#,##0}{Numbers.ThinSpace}MiB)";
 
     private static IEnumerable<StepDraft> Machine(Guest guest, Sizing sizing)
     {
@@ -172,7 +173,10 @@ internal static class GuestRecipes
             yield return new(
                 LifeStage.DevicesAttached,
                 "Attach its devices",
-                [.. needs.Select(n => new StepValue("device", n)), new("state while doing so", guest.Kind == GuestKind.Machine ? "off" : "stopped")],
+                [
+                    .. needs.Select(n => new StepValue("device", n)),
+                    new("state while doing so", guest.Kind == GuestKind.Machine ? "off" : "stopped"),
+                ],
                 10,
                 "The guest lists the device, and the host still has its own console, boot disk and network.",
                 "Device busy? Another guest or the host itself holds it.",
@@ -202,7 +206,10 @@ internal static class GuestRecipes
         yield return new(
             LifeStage.AutostartSet,
             "Let it start with its host",
-            [new("start order", sizing.Profiles.Min(p => p.StartOrder).ToString()), new("restart", guest.Kind == GuestKind.AppStack ? "unless stopped" : "on")],
+            [
+                new("start order", sizing.Profiles.Min(p => p.StartOrder).ToString()),
+                new("restart", guest.Kind == GuestKind.AppStack ? "unless stopped" : "on"),
+            ],
             2,
             $"Restart {guest.Name}'s host when nobody minds, and see it come up.",
             "Check that what it depends on has a smaller start order.",
@@ -211,7 +218,14 @@ internal static class GuestRecipes
         yield return new(
             LifeStage.FirstBackup,
             "Take its first backup",
-            [new("of", sizing.Bulk > ByteSize.Zero ? $"system disk {sizing.SystemDisk} and bulk data {sizing.Bulk}" : $"system disk {sizing.SystemDisk}")],
+            [
+                new(
+                    "of",
+                    sizing.Bulk > ByteSize.Zero
+                        ? $"system disk {sizing.SystemDisk} and bulk data {sizing.Bulk}"
+                        : $"system disk {sizing.SystemDisk}"
+                ),
+            ],
             15,
             "The backup's size is about what is in use, not a fraction of it: every volume is in.",
             "A volume missing? It is not ticked for backup.",
@@ -274,5 +288,7 @@ internal static class GuestRecipes
 
     /// <summary>A path as a POSIX shell takes it: plain when it is harmless, else in single quotes.</summary>
     private static string Quoted(string path) =>
-        path.All(c => char.IsAsciiLetterOrDigit(c) || c is '/' or '-' or '_' or '.') ? path : $"'{path.Replace("'", "'\\''", StringComparison.Ordinal)}'";
+        path.All(c => char.IsAsciiLetterOrDigit(c) || c is '/' or '-' or '_' or '.')
+            ? path
+            : $"'{path.Replace("'", "'\\''", StringComparison.Ordinal)}'";
 }

@@ -16,7 +16,12 @@ internal static class HostRecipes
             [
                 new("virtualisation", "on"),
                 new("after a power cut", "power on"),
-                new("boot from", host.Disks.FirstOrDefault(d => d.IsBoot) is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()}, {boot.Id}" : "the boot disk"),
+                new(
+                    "boot from",
+                    host.Disks.FirstOrDefault(d => d.IsBoot) is { } boot
+                        ? $"{boot.Name}, {boot.Size.ToDecimalString()}, {boot.Id}"
+                        : "the boot disk"
+                ),
             ],
             15,
             "lscpu shows a line that begins with «Virtualization».",
@@ -27,7 +32,10 @@ internal static class HostRecipes
         yield return new(
             LifeStage.Planned,
             "Give it a fixed address and say where alerts go",
-            [new("name", Names.Slug(host.Name), Literal: true), new("address", "reserved by hardware address, outside the range handed out")],
+            [
+                new("name", Names.Slug(host.Name), Literal: true),
+                new("address", "reserved by hardware address, outside the range handed out"),
+            ],
             10,
             "It has the same address after a restart, and a test alert arrives.",
             "Two reservations for one address? Look at the list where addresses are handed out.",

@@ -28,12 +28,33 @@ public static class RunbookBuilder
         switch (change.Kind)
         {
             case ChangeKind.HostAdded:
-                return Sequence(plan, change, $"Make {where} ready", where, HostRecipes.Join(host!), l => l with { Hosts = l.Hosts.With(host! with { Pools = [] }) });
+                return Sequence(
+                    plan,
+                    change,
+                    $"Make {where} ready",
+                    where,
+                    HostRecipes.Join(host!),
+                    l => l with { Hosts = l.Hosts.With(host! with { Pools = [] }) }
+                );
             case ChangeKind.HostRemoved:
-                return Sequence(plan, change, $"Take {where} away", where, [ChangeRecipes.HostLeaves(host!)], l => l with { Hosts = l.Hosts.Without(h => h.Id == host!.Id) });
+                return Sequence(
+                    plan,
+                    change,
+                    $"Take {where} away",
+                    where,
+                    [ChangeRecipes.HostLeaves(host!)],
+                    l => l with { Hosts = l.Hosts.Without(h => h.Id == host!.Id) }
+                );
             case ChangeKind.PoolAdded:
                 var pool = host!.PoolNamed(change.Pool)!;
-                return Sequence(plan, change, $"Make the pool {pool.Name} on {where}", where, [HostRecipes.MakePool(host, pool)], l => WithPool(l, host, pool));
+                return Sequence(
+                    plan,
+                    change,
+                    $"Make the pool {pool.Name} on {where}",
+                    where,
+                    [HostRecipes.MakePool(host, pool)],
+                    l => WithPool(l, host, pool)
+                );
             case ChangeKind.PoolChanged:
                 var newer = host!.PoolNamed(change.Pool)!;
                 var older = plan.AsBuilt.Host(host.Id)!.PoolNamed(change.Pool)!;
@@ -59,10 +80,26 @@ public static class RunbookBuilder
                 return Life(plan, change, guest!, where);
             case ChangeKind.GuestMoved:
                 var from = plan.AsBuilt.Host(before!.Placement?.Host);
-                return Sequence(plan, change, $"Move {guest!.Name} from {from?.Name} to {where}", where, ChangeRecipes.Move(guest, from, host!), l => Ticks.Adopt(l, guest), Outage(before));
+                return Sequence(
+                    plan,
+                    change,
+                    $"Move {guest!.Name} from {from?.Name} to {where}",
+                    where,
+                    ChangeRecipes.Move(guest, from, host!),
+                    l => Ticks.Adopt(l, guest),
+                    before
+                );
             case ChangeKind.GuestChanged:
                 var words = LabDifference.Words(plan.AsBuilt, before!, plan.Draft, guest!);
-                return Sequence(plan, change, $"Change {before!.Name} on {where}", where, ChangeRecipes.Resize(before, guest!, words), l => Ticks.Adopt(l, guest!), Outage(before));
+                return Sequence(
+                    plan,
+                    change,
+                    $"Change {before!.Name} on {where}",
+                    where,
+                    ChangeRecipes.Resize(before, guest!, words),
+                    l => Ticks.Adopt(l, guest!),
+                    before
+                );
             default:
                 var stays = plan.Draft.Guest(change.Guest!.Value) is not null;
                 var stands = plan.AsBuilt.Host(before!.Placement?.Host)?.Name ?? where;
@@ -73,7 +110,7 @@ public static class RunbookBuilder
                     stands,
                     ChangeRecipes.Retire(before, stays),
                     l => l with { Guests = l.Guests.Without(g => g.Id == before.Id) },
-                    Outage(before)
+                    before
                 );
         }
     }
@@ -89,7 +126,13 @@ public static class RunbookBuilder
         foreach (var draft in GuestRecipes.For(guest, plan.Assessment))
         {
             steps.Add(
-                Step($"guest/{guest.Id}/{draft.Stage.Words().Replace(' ', '-')}", where, draft, Ticks.Reaches(guest, draft.Stage), steps) with
+                Step(
+                    $"guest/{guest.Id}/{draft.Stage.Words().Replace(' ', '-')}",
+                    where,
+                    draft,
+                    Ticks.Reaches(guest, draft.Stage),
+                    steps
+                ) with
                 {
                     Done = draft.Stage <= reached,
                 }
@@ -107,7 +150,7 @@ public static class RunbookBuilder
         string where,
         IEnumerable<StepDraft> drafts,
         Func<Lab, Lab> finish,
-        params string[] cautions
+        Guest? stops = null
     )
     {
         // The sentence is part of the id: when the plan changes in the middle of the work, its steps start anew.
@@ -117,17 +160,32 @@ public static class RunbookBuilder
         for (var n = 0; n < all.Count; n++)
         {
             var id = $"{prefix}{n + 1}";
-            var tick = n == all.Count - 1 ? Ticks.Finishes(prefix, $"{title}: done", finish) : Ticks.OnTheWay(id, $"{title}: {all[n].What}");
+            var tick =
+                n == all.Count - 1 ? Ticks.Finishes(prefix, $"{title}: done", finish) : Ticks.OnTheWay(id, $"{title}: {all[n].What}");
             steps.Add(Step(id, where, all[n], tick, steps) with { Done = plan.AsBuilt.Ticks.Contains(id) });
         }
 
-        return new RunbookSection(change, title, steps, cautions);
+        var away = change.Kind == ChangeKind.GuestRetired ? 0 : all.Where(d => !d.KeepsRunning).Sum(d => d.Minutes);
+        return new RunbookSection(change, title, steps, stops is null ? [] : Outage(stops, away));
     }
 
     private static RunbookStep Step(string id, string where, StepDraft draft, Edit tick, List<RunbookStep> before) =>
-        new(id, where, draft.What, draft.Values, draft.Minutes, draft.Check, draft.IfNot, draft.WayBack, tick, After: before.LastOrDefault()?.Id, Caution: draft.Caution);
+        new(
+            id,
+            where,
+            draft.What,
+            draft.Values,
+            draft.Minutes,
+            draft.Check,
+            draft.IfNot,
+            draft.WayBack,
+            tick,
+            After: before.LastOrDefault()?.Id,
+            Caution: draft.Caution
+        );
 
-    private static string[] Outage(Guest guest)
+    /// <summary>Who loses service and for how long: from shutting down to having tried it, the backup before apart.</summary>
+    private static string[] Outage(Guest guest, int minutes)
     {
         if (guest.Life < LifeStage.ServiceIn)
         {
@@ -139,7 +197,8 @@ public static class RunbookBuilder
         [
             router
                 ? $"While {guest.Name} is off the whole household is offline, and so are you. Have this page printed or on a phone with its own line."
-                : $"{guest.Name} is away for {Numbers.Count(25, "minute")} or so. Tell the people who use it.",
+            : minutes == 0 ? $"{guest.Name} goes away for good. Tell the people who use it."
+            : $"{guest.Name} is away for {Numbers.Count(minutes, "minute")} or so. Tell the people who use it.",
         ];
     }
 }

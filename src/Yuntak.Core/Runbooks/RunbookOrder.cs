@@ -54,7 +54,9 @@ internal static class RunbookOrder
         };
 
     private static int StartOrder(Plan plan, LabChange change) =>
-        (plan.Draft.Guest(change.Guest!.Value) ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w => ProfileBook.Get(w.ProfileId).StartOrder);
+        (plan.Draft.Guest(change.Guest!.Value) ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w =>
+            ProfileBook.Get(w.ProfileId).StartOrder
+        );
 
     private static bool FitsNow(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used) =>
         change.Host is not { } host

@@ -16,7 +16,9 @@ public static class RunbookTick
             var runbook = RunbookBuilder.Build(asBuilt, draft);
             var step =
                 runbook.Steps.FirstOrDefault(s => s.Id == stepId)
-                ?? throw new EditRefused("That step is no longer in the runbook: the draft has changed since this page was shown. Nothing was ticked off.");
+                ?? throw new EditRefused(
+                    "That step is no longer in the runbook: the draft has changed since this page was shown. Nothing was ticked off."
+                );
             if (step.Done)
             {
                 throw new EditRefused($"«{step.What}» is ticked off already.");
@@ -35,9 +37,6 @@ public static class RunbookTick
         {
             Name = draft.Name,
             Settings = draft.Settings,
-            Hosts = asBuilt.Hosts.Change(
-                h => draft.Host(h.Id) is not null,
-                h => draft.Host(h.Id)! with { Pools = h.Pools }
-            ),
+            Hosts = asBuilt.Hosts.Change(h => draft.Host(h.Id) is not null, h => draft.Host(h.Id)! with { Pools = h.Pools }),
         };
 }

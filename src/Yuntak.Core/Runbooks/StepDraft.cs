@@ -11,6 +11,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="IfNot">What to do when it did not.</param>
 /// <param name="WayBack">How to undo it.</param>
 /// <param name="Caution">What may hurt.</param>
+/// <param name="KeepsRunning">Whether the guest goes on serving during the step.</param>
 internal sealed record StepDraft(
     LifeStage Stage,
     string What,
@@ -19,5 +20,6 @@ internal sealed record StepDraft(
     string Check,
     string IfNot,
     string WayBack,
-    string? Caution = null
+    string? Caution = null,
+    bool KeepsRunning = false
 );

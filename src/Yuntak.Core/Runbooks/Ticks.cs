@@ -16,7 +16,13 @@ internal static class Ticks
         lab =>
         {
             var changed = change(lab);
-            return new Changed(changed with { Ticks = changed.Ticks.Without(t => t.StartsWith(prefix, StringComparison.Ordinal)) }, sentence);
+            return new Changed(
+                changed with
+                {
+                    Ticks = changed.Ticks.Without(t => t.StartsWith(prefix, StringComparison.Ordinal)),
+                },
+                sentence
+            );
         };
 
     /// <summary>A guest comes one stage further. When it is new, it stands from now on with the figures it was planned with.</summary>
@@ -24,13 +30,17 @@ internal static class Ticks
         lab =>
         {
             var stands = lab.Guest(planned.Id) is { Placement: not null };
-            var changed = stands ? lab.WithGuest(planned.Id, g => g with { Life = stage }) : Stand(lab, AsFacts(planned) with { Life = stage });
+            var changed = stands
+                ? lab.WithGuest(planned.Id, g => g with { Life = stage })
+                : Stand(lab, AsFacts(planned) with { Life = stage });
             return new Changed(changed, $"{planned.Name}: {stage.Words()}");
         };
 
     /// <summary>A guest takes over the planned figures, and stays as far in its life as it is.</summary>
     public static Lab Adopt(Lab lab, Guest planned) =>
-        lab.Guest(planned.Id) is { } before ? lab.WithGuest(planned.Id, _ => AsFacts(planned) with { Life = before.Life }) : Stand(lab, AsFacts(planned));
+        lab.Guest(planned.Id) is { } before
+            ? lab.WithGuest(planned.Id, _ => AsFacts(planned) with { Life = before.Life })
+            : Stand(lab, AsFacts(planned));
 
     /// <summary>A guest with its advised figures written down, since what stands has figures, not advice.</summary>
     public static Guest AsFacts(Guest guest)

@@ -7,8 +7,8 @@ namespace Yuntak.Core.Units;
 /// <param name="Bytes">The amount in bytes; negative only as the result of a subtraction (a shortfall).</param>
 public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSize>
 {
-    /// <summary>The largest size that can be entered: 2⁵⁶ bytes, 64 PiB. Sums of a few hundred of them still fit.</summary>
-    public static readonly ByteSize LargestEntered = new(1L << 56);
+    /// <summary>The largest size that can be entered: 2⁵³ bytes, 8 PiB. Up to there a typed number is exact, and sums of a thousand of them still fit.</summary>
+    public static readonly ByteSize LargestEntered = new(1L << 53);
 
     /// <summary>Nothing.</summary>
     public static ByteSize Zero => default;

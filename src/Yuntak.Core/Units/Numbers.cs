@@ -44,12 +44,22 @@ public static class Numbers
         number = 0;
         var plain = (text ?? "").Trim().Replace("_", "", StringComparison.Ordinal);
         var comma = plain.IndexOf(',', StringComparison.Ordinal);
-        if (comma >= 0 && plain.IndexOf(',', comma + 1) < 0 && !plain.Contains('.', StringComparison.Ordinal) && plain.Length - comma - 1 != 3)
+        if (
+            comma >= 0
+            && plain.IndexOf(',', comma + 1) < 0
+            && !plain.Contains('.', StringComparison.Ordinal)
+            && plain.Length - comma - 1 != 3
+        )
         {
             plain = plain.Replace(',', '.');
         }
 
-        return double.TryParse(plain, NumberStyles.AllowDecimalPoint | NumberStyles.AllowThousands, CultureInfo.InvariantCulture, out number)
+        return double.TryParse(
+                plain,
+                NumberStyles.AllowDecimalPoint | NumberStyles.AllowThousands,
+                CultureInfo.InvariantCulture,
+                out number
+            )
             && double.IsFinite(number)
             && number >= 0;
     }

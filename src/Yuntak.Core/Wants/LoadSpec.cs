@@ -1,9 +1,13 @@
+using System.Globalization;
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Wants;
 
 /// <summary>One thing a profile asks about its load.</summary>
 /// <param name="Id">Its name in files and on the command line.</param>
 /// <param name="Label">The question in the person's words.</param>
 /// <param name="Unit">The unit shown after the number; empty for a plain count.</param>
+/// <param name="Says">The load in a sentence, with {0} for the number and its unit: «{0} cameras».</param>
 /// <param name="Default">What a household usually has.</param>
 /// <param name="Min">The least that makes sense.</param>
 /// <param name="Max">The most that makes sense.</param>
@@ -13,9 +17,17 @@ public sealed record LoadSpec(
     string Id,
     string Label,
     string Unit,
+    string Says,
     double Default,
     double Min,
     double Max,
     double Step = 1,
     bool YesNo = false
-);
+)
+{
+    /// <summary>The load in a few words; nothing for a question answered with no.</summary>
+    public string Words(double value) =>
+        YesNo && value <= 0
+            ? ""
+            : string.Format(CultureInfo.InvariantCulture, Says, Numbers.Short(value) + (Unit.Length > 0 ? Numbers.ThinSpace + Unit : ""));
+}

@@ -12,7 +12,9 @@ public static class Loads
     {
         var spec =
             profile.Loads.FirstOrDefault(l => l.Id == id)
-            ?? throw new EditRefused($"A {profile.Name} is not asked about «{id}». It is asked about: {string.Join(", ", profile.Loads.Select(l => l.Id))}.");
+            ?? throw new EditRefused(
+                $"A {profile.Name} is not asked about «{id}». It is asked about: {string.Join(", ", profile.Loads.Select(l => l.Id))}."
+            );
         if (!(value >= spec.Min && value <= spec.Max))
         {
             throw new EditRefused(

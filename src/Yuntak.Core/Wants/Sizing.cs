@@ -14,7 +14,10 @@ public sealed class Sizing
     private Sizing(Guest guest)
     {
         Guest = guest;
-        parts = [.. guest.Wants.Select(w => (Profile: ProfileBook.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load)))];
+        parts =
+        [
+            .. guest.Wants.Select(w => (Profile: ProfileBook.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load))),
+        ];
         foreach (var part in parts)
         {
             var idle = Sum(part.Profile.Idle, part.Load);
@@ -127,7 +130,11 @@ public sealed class Sizing
                     .Concat(
                         parts
                             .Where(p => p.Profile.MemoryFloorGiB > 0)
-                            .Select(p => new FigureInput($"at least, for a {p.Profile.Name}", ByteSize.FromGiB(p.Profile.MemoryFloorGiB), Origin.Assumed))
+                            .Select(p => new FigureInput(
+                                $"at least, for a {p.Profile.Name}",
+                                ByteSize.FromGiB(p.Profile.MemoryFloorGiB),
+                                Origin.Assumed
+                            ))
                     )
                     .Append(new("expected use", ExpectedMemory))
                     .Append(new("margin", SizingRules.MemoryMargin, Origin.Assumed)),
@@ -178,7 +185,10 @@ public sealed class Sizing
 
                 var loads = term.Per.Select(id => profile.Loads.First(l => l.Id == id)).ToList();
                 var said = loads.All(l => load.WasSaid(l.Id)) ? Origin.Entered : Origin.Assumed;
-                var times = string.Join(" × ", loads.Select(l => $"{Numbers.Short(load[l.Id])} {(l.Unit.Length > 0 ? l.Unit : l.Label.ToLowerInvariant())}"));
+                var times = string.Join(
+                    " × ",
+                    loads.Select(l => $"{Numbers.Short(load[l.Id])} {(l.Unit.Length > 0 ? l.Unit : l.Label.ToLowerInvariant())}")
+                );
                 yield return new FigureInput($"{term.Label} × {times}", unit(term.Under(load)), said == Origin.Entered ? origin : said);
             }
         }

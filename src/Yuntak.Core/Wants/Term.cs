@@ -8,7 +8,13 @@ namespace Yuntak.Core.Wants;
 /// <param name="Per">The ids of the loads it is multiplied by; none for a fixed addend.</param>
 /// <param name="Only">The kinds of guest it counts for; empty for all.</param>
 /// <param name="Trade">Whether the amount is a default from common practice; false where it follows from a published unit.</param>
-public sealed record Term(string Label, double Amount, ValueList<string> Per = default, ValueList<GuestKind> Only = default, bool Trade = true)
+public sealed record Term(
+    string Label,
+    double Amount,
+    ValueList<string> Per = default,
+    ValueList<GuestKind> Only = default,
+    bool Trade = true
+)
 {
     /// <summary>Whether the term counts for this kind of guest.</summary>
     public bool CountsFor(GuestKind kind) => Only.Count == 0 || Only.Contains(kind);

@@ -15,36 +15,35 @@ namespace Yuntak.Data.Migrations
                 name: "labs",
                 columns: table => new
                 {
-                    Id = table.Column<int>(type: "INTEGER", nullable: false)
-                        .Annotation("Sqlite:Autoincrement", true),
+                    Id = table.Column<int>(type: "INTEGER", nullable: false).Annotation("Sqlite:Autoincrement", true),
                     DraftRevision = table.Column<long>(type: "INTEGER", nullable: false),
-                    AsBuiltRevision = table.Column<long>(type: "INTEGER", nullable: false)
+                    AsBuiltRevision = table.Column<long>(type: "INTEGER", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_labs", x => x.Id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "readings",
                 columns: table => new
                 {
-                    Id = table.Column<long>(type: "INTEGER", nullable: false)
-                        .Annotation("Sqlite:Autoincrement", true),
+                    Id = table.Column<long>(type: "INTEGER", nullable: false).Annotation("Sqlite:Autoincrement", true),
                     At = table.Column<DateTime>(type: "TEXT", nullable: false),
-                    Content = table.Column<byte[]>(type: "BLOB", nullable: false)
+                    Content = table.Column<byte[]>(type: "BLOB", nullable: false),
                 },
                 constraints: table =>
                 {
                     table.PrimaryKey("PK_readings", x => x.Id);
-                });
+                }
+            );
 
             migrationBuilder.CreateTable(
                 name: "revisions",
                 columns: table => new
                 {
-                    Id = table.Column<long>(type: "INTEGER", nullable: false)
-                        .Annotation("Sqlite:Autoincrement", true),
+                    Id = table.Column<long>(type: "INTEGER", nullable: false).Annotation("Sqlite:Autoincrement", true),
                     LabId = table.Column<int>(type: "INTEGER", nullable: false),
                     Pointer = table.Column<int>(type: "INTEGER", nullable: false),
                     Number = table.Column<int>(type: "INTEGER", nullable: false),
@@ -54,7 +53,7 @@ namespace Yuntak.Data.Migrations
                     At = table.Column<DateTime>(type: "TEXT", nullable: false),
                     Sentence = table.Column<string>(type: "TEXT", nullable: false),
                     SchemaVersion = table.Column<int>(type: "INTEGER", nullable: false),
-                    Content = table.Column<byte[]>(type: "BLOB", nullable: false)
+                    Content = table.Column<byte[]>(type: "BLOB", nullable: false),
                 },
                 constraints: table =>
                 {
@@ -64,31 +63,28 @@ namespace Yuntak.Data.Migrations
                         column: x => x.LabId,
                         principalTable: "labs",
                         principalColumn: "Id",
-                        onDelete: ReferentialAction.Restrict);
-                });
+                        onDelete: ReferentialAction.Restrict
+                    );
+                }
+            );
 
-            migrationBuilder.CreateIndex(
-                name: "IX_readings_At",
-                table: "readings",
-                column: "At");
+            migrationBuilder.CreateIndex(name: "IX_readings_At", table: "readings", column: "At");
 
             migrationBuilder.CreateIndex(
                 name: "IX_revisions_LabId_Pointer_Number",
                 table: "revisions",
-                columns: new[] { "LabId", "Pointer", "Number" });
+                columns: new[] { "LabId", "Pointer", "Number" }
+            );
         }
 
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.DropTable(
-                name: "readings");
+            migrationBuilder.DropTable(name: "readings");
 
-            migrationBuilder.DropTable(
-                name: "revisions");
+            migrationBuilder.DropTable(name: "revisions");
 
-            migrationBuilder.DropTable(
-                name: "labs");
+            migrationBuilder.DropTable(name: "labs");
         }
     }
 }

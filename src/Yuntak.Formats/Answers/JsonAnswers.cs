@@ -11,7 +11,11 @@ namespace Yuntak.Formats.Answers;
 /// <summary>The answers of the command line as JSON. The names in them are a promise to people's scripts: add, never rename.</summary>
 public static class JsonAnswers
 {
-    private static readonly JsonSerializerOptions Readable = new() { WriteIndented = true, Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Readable = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     /// <summary>What <c>intake --json</c> answers.</summary>
     public static string Intake(HostReading reading) =>
@@ -24,7 +28,9 @@ public static class JsonAnswers
                     ["sockets"] = reading.Processor?.Sockets,
                     ["cores"] = reading.Processor?.Cores,
                     ["threads"] = reading.Processor?.Threads,
-                    ["effectiveCores"] = reading.Processor is { } p ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value : null,
+                    ["effectiveCores"] = reading.Processor is { } p
+                        ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value
+                        : null,
                     ["memoryBytes"] = reading.Memory?.Bytes,
                     ["disks"] = List(reading.Disks.Select(Disk)),
                 },
@@ -102,7 +108,8 @@ public static class JsonAnswers
         );
 
     /// <summary>A refusal: what could not be read and why.</summary>
-    public static string Problems(IEnumerable<string> problems) => Text(new JsonObject { ["problems"] = List(problems.Select(t => JsonValue.Create(t))) });
+    public static string Problems(IEnumerable<string> problems) =>
+        Text(new JsonObject { ["problems"] = List(problems.Select(t => JsonValue.Create(t))) });
 
     private static JsonObject Disk(Disk disk) =>
         new()

@@ -71,7 +71,12 @@ public static class ComposeFile
 
     private static JsonNode Volume(FolderMount folder)
     {
-        var volume = new JsonObject { ["type"] = "bind", ["source"] = Literal(folder.HostPath), ["target"] = Literal(folder.ContainerPath) };
+        var volume = new JsonObject
+        {
+            ["type"] = "bind",
+            ["source"] = Literal(folder.HostPath),
+            ["target"] = Literal(folder.ContainerPath),
+        };
         if (folder.ReadOnly)
         {
             volume["read_only"] = true;
@@ -95,7 +100,12 @@ public static class ComposeFile
     }
 
     private static JsonObject Port(int port, string protocol) =>
-        new() { ["target"] = port, ["published"] = port.ToString(CultureInfo.InvariantCulture), ["protocol"] = protocol };
+        new()
+        {
+            ["target"] = port,
+            ["published"] = port.ToString(CultureInfo.InvariantCulture),
+            ["protocol"] = protocol,
+        };
 
     /// <summary>A dollar sign would be taken for a variable; two stand for one.</summary>
     private static string Literal(string text) => text.Replace("$", "$$", StringComparison.Ordinal);

@@ -39,7 +39,10 @@ public static class RunbookMarkdown
 
     private static void Append(StringBuilder text, RunbookStep step, string number)
     {
-        text.Append(CultureInfo.InvariantCulture, $"\n- [{(step.Done ? 'x' : ' ')}] **{number} {Plain(step.What)}** (on {Plain(step.Where)}, {step.Minutes} min)\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"\n- [{(step.Done ? 'x' : ' ')}] **{number} {Plain(step.What)}** (on {Plain(step.Where)}, {step.Minutes} min)\n"
+        );
         if (step.Caution is not null)
         {
             text.Append(CultureInfo.InvariantCulture, $"  - **Caution:** {Plain(step.Caution)}\n");
@@ -47,10 +50,16 @@ public static class RunbookMarkdown
 
         foreach (var value in step.Values)
         {
-            text.Append(CultureInfo.InvariantCulture, $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : Plain(value.Value))}\n");
+            text.Append(
+                CultureInfo.InvariantCulture,
+                $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : Plain(value.Value))}\n"
+            );
         }
 
-        text.Append(CultureInfo.InvariantCulture, $"  - Check: {Plain(step.Check)}\n  - If not: {Plain(step.IfNot)}\n  - Way back: {Plain(step.WayBack)}\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"  - Check: {Plain(step.Check)}\n  - If not: {Plain(step.IfNot)}\n  - Way back: {Plain(step.WayBack)}\n"
+        );
     }
 
     /// <summary>Names people gave must stay names: every sign that Markdown or HTML reads is escaped, and all stays on one line.</summary>

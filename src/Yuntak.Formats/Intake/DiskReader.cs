@@ -58,7 +58,13 @@ internal static class DiskReader
         return (disks, new PartReading(Part, disks.Count, problems));
     }
 
-    private static void Flatten(IEnumerable<JsonElement> level, List<JsonElement> rows, string? parent, int depth, Dictionary<string, string> parents)
+    private static void Flatten(
+        IEnumerable<JsonElement> level,
+        List<JsonElement> rows,
+        string? parent,
+        int depth,
+        Dictionary<string, string> parents
+    )
     {
         foreach (var row in level)
         {
@@ -82,7 +88,9 @@ internal static class DiskReader
         Dictionary<string, List<string>> mounts = new(StringComparer.Ordinal);
         foreach (var row in rows)
         {
-            var points = row.Rows("mountpoints").Select(m => m.ValueKind == JsonValueKind.String ? m.GetString() : null).Append(row.Text("mountpoint"));
+            var points = row.Rows("mountpoints")
+                .Select(m => m.ValueKind == JsonValueKind.String ? m.GetString() : null)
+                .Append(row.Text("mountpoint"));
             var top = row.Text("name");
             for (var steps = 0; top is not null && steps < 16 && parents.TryGetValue(top, out var parent); steps++)
             {
@@ -107,7 +115,8 @@ internal static class DiskReader
         var name = row.Text("name") ?? "";
         var type = row.Text("type");
         // Without a type column, whole disks are told by what they are not: parts of others, loops, memory, optical drives.
-        return (type is "disk" || (type is null && row.Text("pkname") is null)) && !name.StartsWith("zram", StringComparison.Ordinal)
+        return (type is "disk" || (type is null && row.Text("pkname") is null))
+            && !name.StartsWith("zram", StringComparison.Ordinal)
             && !name.StartsWith("loop", StringComparison.Ordinal)
             && !name.StartsWith("sr", StringComparison.Ordinal)
             && !name.StartsWith("ram", StringComparison.Ordinal)
@@ -130,7 +139,16 @@ internal static class DiskReader
             id = $"{id}-{name}";
         }
 
-        return new Disk(id, Names.Clean(name), size, KindOf(row, name), [.. mounts], model, null, row.Flag("rm") ?? row.Flag("hotplug") ?? false);
+        return new Disk(
+            id,
+            Names.Clean(name),
+            size,
+            KindOf(row, name),
+            [.. mounts],
+            model,
+            null,
+            row.Flag("rm") ?? row.Flag("hotplug") ?? false
+        );
     }
 
     private static DiskKind KindOf(JsonElement row, string name)

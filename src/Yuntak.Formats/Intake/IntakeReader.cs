@@ -28,7 +28,10 @@ public static class IntakeReader
         }
 
         var start = text.AsSpan().TrimStart();
-        if (start.StartsWith("<!doctype", StringComparison.OrdinalIgnoreCase) || start.StartsWith("<html", StringComparison.OrdinalIgnoreCase))
+        if (
+            start.StartsWith("<!doctype", StringComparison.OrdinalIgnoreCase)
+            || start.StartsWith("<html", StringComparison.OrdinalIgnoreCase)
+        )
         {
             return Nothing("This is a web page (HTML). Copy the commands' output itself.");
         }
@@ -78,7 +81,9 @@ public static class IntakeReader
                 new PartReading(
                     "other",
                     0,
-                    [$"line {firstOther.Line}: nothing here is the output of lscpu -J, lsblk -J -b or /proc/meminfo. It begins «{Start(firstOther.Text)}»."]
+                    [
+                        $"line {firstOther.Line}: nothing here is the output of lscpu -J, lsblk -J -b or /proc/meminfo. It begins «{Start(firstOther.Text)}».",
+                    ]
                 )
             );
         }
@@ -91,7 +96,9 @@ public static class IntakeReader
         using var document = JsonSalvage.Read(part.Text, part.Line, out var problem);
         if (document is null || document.RootElement.ValueKind != JsonValueKind.Object)
         {
-            parts.Add(new PartReading(Guess(part.Text), 0, [problem ?? $"line {part.Line}: this is not the output of a tool that is known here"]));
+            parts.Add(
+                new PartReading(Guess(part.Text), 0, [problem ?? $"line {part.Line}: this is not the output of a tool that is known here"])
+            );
             return;
         }
 
@@ -116,7 +123,13 @@ public static class IntakeReader
         else
         {
             var known = root.EnumerateObject().Select(p => p.Name).FirstOrDefault() ?? "nothing";
-            parts.Add(new PartReading("other", 0, [$"line {part.Line}: JSON with «{Start(known)}» in it is not the output of lscpu, lsblk or lsmem; it was left out"]));
+            parts.Add(
+                new PartReading(
+                    "other",
+                    0,
+                    [$"line {part.Line}: JSON with «{Start(known)}» in it is not the output of lscpu, lsblk or lsmem; it was left out"]
+                )
+            );
         }
     }
 

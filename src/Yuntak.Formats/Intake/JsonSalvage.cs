@@ -75,6 +75,9 @@ internal static class JsonSalvage
 
         // Where it goes wrong in the middle, a handful of steps back from the end is enough; more would make garbage expensive.
         const int Tries = 24;
-        return ends.AsEnumerable().Reverse().Take(Tries).Select(e => new StringBuilder(text, 0, e.End, e.End + 16).Append(e.Close).ToString());
+        return ends.AsEnumerable()
+            .Reverse()
+            .Take(Tries)
+            .Select(e => new StringBuilder(text, 0, e.End, e.End + 16).Append(e.Close).ToString());
     }
 }

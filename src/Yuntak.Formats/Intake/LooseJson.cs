@@ -57,5 +57,7 @@ internal static class LooseJson
 
     /// <summary>The rows of an array; none when it is missing or something else.</summary>
     public static IEnumerable<JsonElement> Rows(this JsonElement row, string name) =>
-        row.ValueKind == JsonValueKind.Object && row.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.Array ? value.EnumerateArray() : [];
+        row.ValueKind == JsonValueKind.Object && row.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.Array
+            ? value.EnumerateArray()
+            : [];
 }

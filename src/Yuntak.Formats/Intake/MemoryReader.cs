@@ -14,7 +14,12 @@ internal static partial class MemoryReader
     {
         var rows = part.Text.Split('\n').Count(l => l.Contains(':', StringComparison.Ordinal));
         var match = MemTotal().Match(part.Text);
-        if (!match.Success || !long.TryParse(match.Groups["kib"].Value, out var kib) || kib <= 0 || kib > ByteSize.LargestEntered.Bytes / 1024)
+        if (
+            !match.Success
+            || !long.TryParse(match.Groups["kib"].Value, out var kib)
+            || kib <= 0
+            || kib > ByteSize.LargestEntered.Bytes / 1024
+        )
         {
             return (null, new PartReading(Part, 0, [$"line {part.Line}: «MemTotal» has no number in kB that makes sense"]));
         }

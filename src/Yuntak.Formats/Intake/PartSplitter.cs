@@ -35,9 +35,13 @@ internal static partial class PartSplitter
         kind switch
         {
             // A brace in the first column, a prompt or another tool's first line inside an open object mean that the object was cut off.
-            RawKind.Json => brackets.Open && !next.StartsWith('{') && !Prompt().IsMatch(next) && KindOf(next) is not (RawKind.Meminfo or RawKind.PlainLscpu),
+            RawKind.Json => brackets.Open
+                && !next.StartsWith('{')
+                && !Prompt().IsMatch(next)
+                && KindOf(next) is not (RawKind.Meminfo or RawKind.PlainLscpu),
             RawKind.Meminfo => NameValue().IsMatch(next) && KindOf(next) != RawKind.PlainLscpu,
-            RawKind.PlainLscpu => string.IsNullOrWhiteSpace(next) || (NameValue().IsMatch(next) && KindOf(next) is not (RawKind.Meminfo or RawKind.PlainLscpu)),
+            RawKind.PlainLscpu => string.IsNullOrWhiteSpace(next)
+                || (NameValue().IsMatch(next) && KindOf(next) is not (RawKind.Meminfo or RawKind.PlainLscpu)),
             _ => KindOf(next) == RawKind.Other,
         };
 

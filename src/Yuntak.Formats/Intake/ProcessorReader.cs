@@ -85,7 +85,8 @@ internal static partial class ProcessorReader
         int? each = null;
         foreach (var (field, data) in rows)
         {
-            int? number = int.TryParse(data, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n is > 0 and < 100_000 ? n : null;
+            int? number =
+                int.TryParse(data, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n is > 0 and < 100_000 ? n : null;
             if (field is "Core(s) per socket" or "Core(s) per cluster")
             {
                 each = number;

@@ -23,7 +23,8 @@ public static partial class TextDecoder
 
         if (buffer.Length > limit)
         {
-            problem = $"This is longer than {IntakeLimits.LongestText}, the most that is read. The output of lscpu, lsblk and /proc/meminfo is far shorter: is it the right file?";
+            problem =
+                $"This is longer than {IntakeLimits.LongestText}, the most that is read. The output of lscpu, lsblk and /proc/meminfo is far shorter: is it the right file?";
             return "";
         }
 
@@ -75,7 +76,9 @@ public static partial class TextDecoder
         }
 
         var start = Encoding.UTF8.GetString(bytes[..Math.Min(bytes.Length, 512)]).TrimStart('\uFEFF', ' ', '\n', '\r', '\t');
-        return start.StartsWith("<!doctype", StringComparison.OrdinalIgnoreCase) || start.StartsWith("<html", StringComparison.OrdinalIgnoreCase)
+        return
+            start.StartsWith("<!doctype", StringComparison.OrdinalIgnoreCase)
+            || start.StartsWith("<html", StringComparison.OrdinalIgnoreCase)
             ? "This is a web page (HTML). Save or copy the commands' output itself."
             : null;
     }

@@ -17,7 +17,10 @@ internal static class GuestReader
             name,
             kind,
             // A want that could not be read is a problem already; this keeps its guest from raising a second one.
-            wants.Count == 0 && node.Has("wants") ? [new Want("wiki")] : wants,
+            wants.Count == 0
+            && node.Has("wants")
+                ? [new Want("wiki")]
+                : wants,
             new SizeOverrides(
                 node.Whole("vcpu", 1, 4096),
                 node.Size("memory", Prefixes.Binary),

@@ -13,7 +13,11 @@ public static class LabFile
     /// <summary>The version of the format, written at the top of every file.</summary>
     public const int Version = 1;
 
-    private static readonly JsonSerializerOptions Readable = new() { WriteIndented = true, Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping };
+    private static readonly JsonSerializerOptions Readable = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
 
     /// <summary>The lab as YAML.</summary>
     public static string ToYaml(Lab lab) => YamlTreeWriter.Write(LabTree.Of(lab));
@@ -42,6 +46,11 @@ public static class LabFile
         catch (YamlException broken)
         {
             return Refused((int)broken.Start.Line, $"this is neither YAML nor JSON: {Names.Clean(broken.Message.Split(": ", 2)[^1])}");
+        }
+        catch (Exception broken) when (broken is InvalidOperationException or ArgumentException)
+        {
+            // The YAML library gives up this way on some broken input, without saying where.
+            return Refused(1, "this is neither YAML nor JSON: brackets or keys in it do not belong together");
         }
 
         if (stream.Documents.Count == 0)

@@ -42,12 +42,17 @@ internal static class LabFileNames
 
     public static readonly (string Word, PoolFamily Value)[] Families = [("array", PoolFamily.BlockArray), ("cow", PoolFamily.CopyOnWrite)];
 
-    public static readonly (string Word, ReadCacheRule Value)[] CacheRules = [("cap", ReadCacheRule.Cap), ("per-tebibyte", ReadCacheRule.PerTebibyte)];
+    public static readonly (string Word, ReadCacheRule Value)[] CacheRules =
+    [
+        ("cap", ReadCacheRule.Cap),
+        ("per-tebibyte", ReadCacheRule.PerTebibyte),
+    ];
 
     public static readonly (string Word, LifeStage Value)[] Stages =
     [
         .. Enum.GetValues<LifeStage>().Select(s => (s.Words().Replace(' ', '-'), s)),
     ];
 
-    public static string WordFor<T>(this (string Word, T Value)[] words, T value) => words.First(w => EqualityComparer<T>.Default.Equals(w.Value, value)).Word;
+    public static string WordFor<T>(this (string Word, T Value)[] words, T value) =>
+        words.First(w => EqualityComparer<T>.Default.Equals(w.Value, value)).Word;
 }

@@ -160,7 +160,8 @@ internal sealed class NodeReader
         return texts;
     }
 
-    public IEnumerable<NodeReader> Maps(string key, bool needed = false) => Items(key, needed).Select((n, i) => new NodeReader(n, $"{Join(key)}[{i}]", problems));
+    public IEnumerable<NodeReader> Maps(string key, bool needed = false) =>
+        Items(key, needed).Select((n, i) => new NodeReader(n, $"{Join(key)}[{i}]", problems));
 
     public NodeReader? Map(string key, bool needed = false)
     {
@@ -233,7 +234,12 @@ internal sealed class NodeReader
             return number;
         }
 
-        Problem(key, max >= double.MaxValue ? $"a number belongs here, not «{Short(text)}»" : $"a number from {min} to {max} belongs here, not «{Short(text)}»");
+        Problem(
+            key,
+            max >= double.MaxValue
+                ? $"a number belongs here, not «{Short(text)}»"
+                : $"a number from {min} to {max} belongs here, not «{Short(text)}»"
+        );
         return null;
     }
 

@@ -11,7 +11,10 @@ internal static class YamlTreeWriter
     public static string Write(JsonNode tree)
     {
         var text = new StringWriter { NewLine = "\n" };
-        var emitter = new Emitter(text, new EmitterSettings(bestIndent: 2, bestWidth: 10_000, isCanonical: false, maxSimpleKeyLength: 1024));
+        var emitter = new Emitter(
+            text,
+            new EmitterSettings(bestIndent: 2, bestWidth: 10_000, isCanonical: false, maxSimpleKeyLength: 1024)
+        );
         emitter.Emit(new StreamStart());
         emitter.Emit(new DocumentStart(null, null, isImplicit: true));
         Emit(emitter, tree);
@@ -48,7 +51,16 @@ internal static class YamlTreeWriter
                 emitter.Emit(Text(value.GetValue<string>()));
                 break;
             default:
-                emitter.Emit(new Scalar(null, null, node?.ToJsonString() ?? "null", ScalarStyle.Plain, isPlainImplicit: true, isQuotedImplicit: false));
+                emitter.Emit(
+                    new Scalar(
+                        null,
+                        null,
+                        node?.ToJsonString() ?? "null",
+                        ScalarStyle.Plain,
+                        isPlainImplicit: true,
+                        isQuotedImplicit: false
+                    )
+                );
                 break;
         }
     }
@@ -62,7 +74,19 @@ internal static class YamlTreeWriter
             && text.All(c => char.IsLetterOrDigit(c) || c is ' ' or '-' or '_' or '.' or '/' or '(' or ')' or '+')
             && !text.EndsWith(' ')
             && text.ToLowerInvariant() is not ("true" or "false" or "yes" or "no" or "on" or "off" or "null" or "y" or "n");
-        var size = text.Length > 2 && char.IsAsciiDigit(text[0]) && char.IsAsciiLetter(text[^1]) && text.Contains(' ', StringComparison.Ordinal) && text.All(c => char.IsAsciiLetterOrDigit(c) || c is '.' or ' ');
-        return new Scalar(null, null, text, harmless || size ? ScalarStyle.Plain : ScalarStyle.DoubleQuoted, isPlainImplicit: true, isQuotedImplicit: true);
+        var size =
+            text.Length > 2
+            && char.IsAsciiDigit(text[0])
+            && char.IsAsciiLetter(text[^1])
+            && text.Contains(' ', StringComparison.Ordinal)
+            && text.All(c => char.IsAsciiLetterOrDigit(c) || c is '.' or ' ');
+        return new Scalar(
+            null,
+            null,
+            text,
+            harmless || size ? ScalarStyle.Plain : ScalarStyle.DoubleQuoted,
+            isPlainImplicit: true,
+            isQuotedImplicit: true
+        );
     }
 }

@@ -30,7 +30,13 @@ internal static class DayColumns
                 var height = guest.CoresAt(hour) * scale;
                 levels[hour] += height;
                 path.Append('M').Append(Svg.N((hour * column) + 0.6)).Append(' ').Append((Base - levels[hour]).ToString("0.00"));
-                path.Append('h').Append(Svg.N(column - 1.2)).Append('v').Append(height.ToString("0.00")).Append('h').Append(Svg.N(1.2 - column)).Append('z');
+                path.Append('h')
+                    .Append(Svg.N(column - 1.2))
+                    .Append('v')
+                    .Append(height.ToString("0.00"))
+                    .Append('h')
+                    .Append(Svg.N(1.2 - column))
+                    .Append('z');
             }
 
             var part = Svg.Path(path.ToString(), "part " + guest.Leading.Family.Css());

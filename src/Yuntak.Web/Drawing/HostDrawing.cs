@@ -12,7 +12,13 @@ internal static class HostDrawing
     private const int MostCells = 128;
     private const int MostDisks = 14;
 
-    public static IHtmlContent Draw(Processor? processor, ByteSize? memory, IReadOnlyList<Disk> disks, string name, ByteSize largest = default)
+    public static IHtmlContent Draw(
+        Processor? processor,
+        ByteSize? memory,
+        IReadOnlyList<Disk> disks,
+        string name,
+        ByteSize largest = default
+    )
     {
         List<object> drawn = [];
         var x = 0.0;
@@ -44,7 +50,16 @@ internal static class HostDrawing
             var y = 19 + (core / perRow * cell);
             for (var thread = 0; thread < threads; thread++)
             {
-                drawn.Add(Svg.Rect(x + (thread * (cell - 2) / threads), y, ((cell - 2) / threads) - 0.8, cell - 2, thread == 0 ? "core" : "thread", 1));
+                drawn.Add(
+                    Svg.Rect(
+                        x + (thread * (cell - 2) / threads),
+                        y,
+                        ((cell - 2) / threads) - 0.8,
+                        cell - 2,
+                        thread == 0 ? "core" : "thread",
+                        1
+                    )
+                );
             }
         }
 
@@ -105,7 +120,16 @@ internal static class HostDrawing
         var height = Math.Max(12, Tall * Math.Sqrt(disk.Size.TB / Math.Max(largest, 1e-6)));
         var top = 86 - height;
         List<object> parts = [new XElement("title", $"{disk.Name}: {disk.Size.ToDecimalString()} {disk.Kind.Words()}, {disk.Id}")];
-        parts.Add(Svg.Rect(x, top, width, height, "disk " + (disk.Kind == DiskKind.Spinning ? "spinning" : "flash"), disk.Kind == DiskKind.Spinning ? 3 : 1));
+        parts.Add(
+            Svg.Rect(
+                x,
+                top,
+                width,
+                height,
+                "disk " + (disk.Kind == DiskKind.Spinning ? "spinning" : "flash"),
+                disk.Kind == DiskKind.Spinning ? 3 : 1
+            )
+        );
         if (disk.Kind == DiskKind.Spinning)
         {
             parts.Add(Svg.Circle(x + (width / 2), top + (height / 2), Math.Min(width, height) / 3, "platter"));
@@ -124,7 +148,14 @@ internal static class HostDrawing
             parts.Add(Svg.Path($"M{Svg.N(x + width - 9)} {Svg.N(top)}h9v9z", "boot"));
         }
 
-        parts.Add(Svg.Text(x + (width / 2), 98, "tick-text", disk.Size.TB >= 1 ? Numbers.Short(disk.Size.TB) + "T" : Numbers.Short(disk.Size.TB * 1000) + "G"));
+        parts.Add(
+            Svg.Text(
+                x + (width / 2),
+                98,
+                "tick-text",
+                disk.Size.TB >= 1 ? Numbers.Short(disk.Size.TB) + "T" : Numbers.Short(disk.Size.TB * 1000) + "G"
+            )
+        );
         parts.Add(Svg.Text(x + (width / 2), 110, "tick-text", disk.IsBoot ? "boot" : ShortName(disk.Name)));
         return Svg.Group("kit-disk", [.. parts]);
     }

@@ -35,7 +35,15 @@ internal static class MemoryRuler
             drawn.Add(Svg.Text(x + ((Width - x) / 2), 21, "spare-text", $"{memory.Spare} spare"));
         }
 
-        drawn.Add(Svg.Line(memory.Total.GiB * MemoryBudget.TightShare * scale, -2, memory.Total.GiB * MemoryBudget.TightShare * scale, Height + 4, "limit"));
+        drawn.Add(
+            Svg.Line(
+                memory.Total.GiB * MemoryBudget.TightShare * scale,
+                -2,
+                memory.Total.GiB * MemoryBudget.TightShare * scale,
+                Height + 4,
+                "limit"
+            )
+        );
         drawn.AddRange(Ticks(memory.Total.GiB, scale));
         var top = LabelRow * labels.Rows + 2;
         return Svg.Of(
@@ -96,7 +104,10 @@ internal static class MemoryRuler
             new XAttribute("data-guest", guest.Id.Value),
             new XAttribute("data-name", guest.Name),
             new XAttribute("data-host", host.Host.Id.Value),
-            new XAttribute("aria-label", $"{guest.Name}, {Core.Labs.KindWords.Words(guest.Kind)}, {share.Committed} of memory on {host.Host.Name}"),
+            new XAttribute(
+                "aria-label",
+                $"{guest.Name}, {Core.Labs.KindWords.Words(guest.Kind)}, {share.Committed} of memory on {host.Host.Name}"
+            ),
             block
         );
     }

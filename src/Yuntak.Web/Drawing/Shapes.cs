@@ -19,7 +19,8 @@ internal static class Shapes
     public static IHtmlContent Mark(Severity severity) => Svg.Decoration(16, 16, "mark-shape " + severity.Css(), MarkShape(severity));
 
     /// <summary>All is well: a disc with a tick.</summary>
-    public static IHtmlContent Well() => Svg.Decoration(16, 16, "mark-shape well", Svg.Circle(8, 8, 6.4, ""), Svg.Path("M5 8.2l2.1 2.1L11.2 6", "tick-stroke"));
+    public static IHtmlContent Well() =>
+        Svg.Decoration(16, 16, "mark-shape well", Svg.Circle(8, 8, 6.4, ""), Svg.Path("M5 8.2l2.1 2.1L11.2 6", "tick-stroke"));
 
     /// <summary>Work waits here: an open ring.</summary>
     public static IHtmlContent Waiting() => Svg.Decoration(16, 16, "mark-shape waiting", Svg.Circle(8, 8, 5.6, "ring-stroke"));

@@ -39,7 +39,14 @@ internal sealed class Svg : IHtmlContent
 
     public static XElement Rect(double x, double y, double width, double height, string css, double round = 0)
     {
-        var rect = new XElement("rect", A("x", x), A("y", y), A("width", Math.Max(0, width)), A("height", Math.Max(0, height)), new XAttribute("class", css));
+        var rect = new XElement(
+            "rect",
+            A("x", x),
+            A("y", y),
+            A("width", Math.Max(0, width)),
+            A("height", Math.Max(0, height)),
+            new XAttribute("class", css)
+        );
         if (round > 0)
         {
             rect.Add(A("rx", round));
@@ -51,11 +58,13 @@ internal sealed class Svg : IHtmlContent
     public static XElement Line(double x1, double y1, double x2, double y2, string css) =>
         new("line", A("x1", x1), A("y1", y1), A("x2", x2), A("y2", y2), new XAttribute("class", css));
 
-    public static XElement Text(double x, double y, string css, string text) => new("text", A("x", x), A("y", y), new XAttribute("class", css), text);
+    public static XElement Text(double x, double y, string css, string text) =>
+        new("text", A("x", x), A("y", y), new XAttribute("class", css), text);
 
     public static XElement Path(string d, string css) => new("path", new XAttribute("d", d), new XAttribute("class", css));
 
-    public static XElement Circle(double x, double y, double r, string css) => new("circle", A("cx", x), A("cy", y), A("r", r), new XAttribute("class", css));
+    public static XElement Circle(double x, double y, double r, string css) =>
+        new("circle", A("cx", x), A("cy", y), A("r", r), new XAttribute("class", css));
 
     public static XElement Group(string css, params object?[] content) => new("g", new XAttribute("class", css), content);
 

@@ -18,7 +18,10 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
     public void OnGet(string? q)
     {
         Query = Names.Clean(q);
-        Found = Query.Length == 0 ? [] : [.. All().Where(h => Matches(h.Name) || Matches(h.What)).OrderByDescending(h => Matches(h.Name)).Take(Most)];
+        Found =
+            Query.Length == 0
+                ? []
+                : [.. All().Where(h => Matches(h.Name) || Matches(h.What)).OrderByDescending(h => Matches(h.Name)).Take(Most)];
     }
 
     private bool Matches(string text) => text.Contains(Query, StringComparison.OrdinalIgnoreCase);
@@ -32,7 +35,11 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
 
         foreach (var guest in Desk.Assessment.Guests)
         {
-            yield return new Hit(guest.Guest.Name, $"{guest.Guest.Kind.Words()}, {guest.Leading.Name}", $"/Bench?guest={Uri.EscapeDataString(guest.Guest.Id.Value)}");
+            yield return new Hit(
+                guest.Guest.Name,
+                $"{guest.Guest.Kind.Words()}, {guest.Leading.Name}",
+                $"/Bench?guest={Uri.EscapeDataString(guest.Guest.Id.Value)}"
+            );
         }
 
         foreach (var finding in Desk.Assessment.Findings)

@@ -24,7 +24,12 @@ public sealed class DeskService(LabStore store)
 
         var assessment = Of(draft.Revision, () => Assessment.Of(draft.Lab));
         var parent = draft.Parent is { } p ? await store.LabAtAsync(p, cancel) : null;
-        var desk = new Desk(draft, asBuilt, assessment, () => parent is null ? assessment : Of(draft.Parent!.Value, () => Assessment.Of(parent)));
+        var desk = new Desk(
+            draft,
+            asBuilt,
+            assessment,
+            () => parent is null ? assessment : Of(draft.Parent!.Value, () => Assessment.Of(parent))
+        );
         latest = desk;
         return desk;
     }

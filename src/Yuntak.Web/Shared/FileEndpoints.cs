@@ -13,10 +13,23 @@ internal static class FileEndpoints
 {
     public static void Map(WebApplication app)
     {
-        app.MapGet("/files/lab.yaml", async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.Draft)).Lab), "application/yaml", "lab.yaml"));
-        app.MapGet("/files/lab.json", async (LabStore store) => Download(LabFile.ToJson((await store.HeadAsync(Pointer.Draft)).Lab), "application/json", "lab.json"));
-        app.MapGet("/files/as-built.yaml", async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.AsBuilt)).Lab), "application/yaml", "as-built.yaml"));
-        app.MapGet("/files/runbook.md", async (DeskService desks) => Download(RunbookMarkdown.Of((await desks.LoadAsync()).Runbook), "text/markdown", "runbook.md"));
+        app.MapGet(
+            "/files/lab.yaml",
+            async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.Draft)).Lab), "application/yaml", "lab.yaml")
+        );
+        app.MapGet(
+            "/files/lab.json",
+            async (LabStore store) => Download(LabFile.ToJson((await store.HeadAsync(Pointer.Draft)).Lab), "application/json", "lab.json")
+        );
+        app.MapGet(
+            "/files/as-built.yaml",
+            async (LabStore store) =>
+                Download(LabFile.ToYaml((await store.HeadAsync(Pointer.AsBuilt)).Lab), "application/yaml", "as-built.yaml")
+        );
+        app.MapGet(
+            "/files/runbook.md",
+            async (DeskService desks) => Download(RunbookMarkdown.Of((await desks.LoadAsync()).Runbook), "text/markdown", "runbook.md")
+        );
         app.MapGet("/files/compose/{guest}", ComposeAsync);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
     }
@@ -24,7 +37,9 @@ internal static class FileEndpoints
     private static async Task<IResult> ComposeAsync(string guest, LabStore store)
     {
         var found = (await store.HeadAsync(Pointer.Draft)).Lab.Guest(new GuestId(guest));
-        return found?.Kind == GuestKind.AppStack ? Download(ComposeFile.Of(found), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml") : Results.NotFound();
+        return found?.Kind == GuestKind.AppStack
+            ? Download(ComposeFile.Of(found), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml")
+            : Results.NotFound();
     }
 
     /// <summary>What putting a guest on each host would do, for the boards to say while it is dragged.</summary>
@@ -52,5 +67,6 @@ internal static class FileEndpoints
             ? $"{(answer.Fit == Fit.Fits ? "fits" : "tight")}: {answer.After.Memory.Spare} spare, {Numbers.OneDecimal(answer.After.Processor.Peak.Value.Value)} of {Numbers.OneDecimal(answer.After.Processor.Effective.Value.Value)} cores"
             : "no: " + answer.Limits[0].Text;
 
-    private static IResult Download(string text, string type, string name) => Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
+    private static IResult Download(string text, string type, string name) =>
+        Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
 }

@@ -24,8 +24,7 @@ public sealed class LabFormTagHelper(IAntiforgery antiforgery) : TagHelper
     }
 
     /// <summary>The page itself, also when the form is in a partial with a model of its own.</summary>
-    private static LabPageModel? Page(ViewContext view) =>
-        view.HttpContext.Items[typeof(LabPageModel)] as LabPageModel;
+    private static LabPageModel? Page(ViewContext view) => view.HttpContext.Items[typeof(LabPageModel)] as LabPageModel;
 
     private static TagBuilder Hidden(string name, string value)
     {

@@ -47,7 +47,9 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         {
             var found = Core.Bench.Assessment.Of(lab).Findings.FirstOrDefault(f => f.Key == finding);
             var chosen = found is not null && fix >= 0 && fix < found.Fixes.Count ? found.Fixes[fix] : null;
-            return chosen is null ? throw new EditRefused("That finding is settled already, or can no longer be settled this way.") : chosen.Edit(lab);
+            return chosen is null
+                ? throw new EditRefused("That finding is settled already, or can no longer be settled this way.")
+                : chosen.Edit(lab);
         });
 
     /// <summary>Changes the draft and comes back to the same page. A refusal is shown there; a clash leads to the page that shows both versions.</summary>

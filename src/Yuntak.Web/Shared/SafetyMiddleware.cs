@@ -26,7 +26,12 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
         });
         if (context.Request.ContentLength > YuntakApp.LongestRequest)
         {
-            await TroubleAsync(context, StatusCodes.Status413PayloadTooLarge, "That is too large", "Nothing over 64 MiB is taken in. Nothing was changed.");
+            await TroubleAsync(
+                context,
+                StatusCodes.Status413PayloadTooLarge,
+                "That is too large",
+                "Nothing over 64 MiB is taken in. Nothing was changed."
+            );
             return;
         }
 
@@ -42,7 +47,9 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
             }
 
             log.LogError(e, "{Method} {Path} failed", context.Request.Method, context.Request.Path);
-            var said = e is EditRefused or NotSupportedException ? e.Message : "Something went wrong in Yuntak itself. What was saved before is still there; this last step was not done.";
+            var said = e is EditRefused or NotSupportedException
+                ? e.Message
+                : "Something went wrong in Yuntak itself. What was saved before is still there; this last step was not done.";
             await TroubleAsync(context, StatusCodes.Status500InternalServerError, "That did not work", said);
         }
     }

@@ -23,7 +23,8 @@ internal static class Typed
             : throw new EditRefused($"{what}: a whole number from {min} to {max:#,##0} belongs here, not «{Short(text)}».");
 
     /// <summary>A whole number, or null when nothing was typed.</summary>
-    public static int? OptionalWhole(string? text, string what, int min, int max) => string.IsNullOrWhiteSpace(text) ? null : Whole(text, what, min, max);
+    public static int? OptionalWhole(string? text, string what, int min, int max) =>
+        string.IsNullOrWhiteSpace(text) ? null : Whole(text, what, min, max);
 
     /// <summary>A number, or null when nothing was typed.</summary>
     public static double? OptionalNumber(string? text, string what) =>
@@ -31,5 +32,8 @@ internal static class Typed
         : Numbers.TryParse(text, out var number) ? number
         : throw new EditRefused($"{what}: a number belongs here, not «{Short(text)}».");
 
-    private static string Short(string? text) => text is null ? "" : text.Length > 40 ? text[..40] + "…" : text;
+    private static string Short(string? text) =>
+        text is null ? ""
+        : text.Length > 40 ? text[..40] + "…"
+        : text;
 }

@@ -29,7 +29,9 @@ public static class YuntakApp
             new WebApplicationOptions { Args = [.. args.Where(a => a != "--demo")], ContentRootPath = AppContext.BaseDirectory }
         );
         builder.Logging.AddFilter("Microsoft.EntityFrameworkCore", LogLevel.Warning).AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
-        builder.Logging.AddFilter("Microsoft.Hosting.Lifetime", LogLevel.Warning).AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
+        builder
+            .Logging.AddFilter("Microsoft.Hosting.Lifetime", LogLevel.Warning)
+            .AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         if (string.IsNullOrEmpty(builder.Configuration["urls"]))
         {
             builder.WebHost.UseUrls(DefaultUrl);
@@ -54,7 +56,8 @@ public static class YuntakApp
             DataFolder.Prepare(app.Services);
             First(app.Services.GetRequiredService<LabStore>(), demo);
         }
-        catch (Exception e) when (e is Microsoft.Data.Sqlite.SqliteException or IOException or UnauthorizedAccessException or NotSupportedException)
+        catch (Exception e)
+            when (e is Microsoft.Data.Sqlite.SqliteException or IOException or UnauthorizedAccessException or NotSupportedException)
         {
             Console.Error.WriteLine($"The data in {folder} cannot be used: {e.Message} Nothing in it was changed.");
             return null;
@@ -89,7 +92,9 @@ public static class YuntakApp
 
     private static void First(LabStore store, bool demo)
     {
-        var (draft, asBuilt) = demo ? (ReadDemo("saltmarsh-draft.yaml"), ReadDemo("saltmarsh-as-built.yaml")) : (Lab.Empty("My lab"), Lab.Empty("My lab"));
+        var (draft, asBuilt) = demo
+            ? (ReadDemo("saltmarsh-draft.yaml"), ReadDemo("saltmarsh-as-built.yaml"))
+            : (Lab.Empty("My lab"), Lab.Empty("My lab"));
         store.CreateAsync(draft, asBuilt).GetAwaiter().GetResult();
     }
 
@@ -108,9 +113,11 @@ public static class YuntakApp
             new StaticFileOptions
             {
                 OnPrepareResponse = c =>
-                    c.Context.Response.Headers.CacheControl = c.Context.Request.Query.ContainsKey("v") || c.Context.Request.Path.StartsWithSegments("/lib", StringComparison.Ordinal)
-                        ? "public, max-age=31536000, immutable"
-                        : "no-cache",
+                    c.Context.Response.Headers.CacheControl =
+                        c.Context.Request.Query.ContainsKey("v")
+                        || c.Context.Request.Path.StartsWithSegments("/lib", StringComparison.Ordinal)
+                            ? "public, max-age=31536000, immutable"
+                            : "no-cache",
             }
         );
         app.MapRazorPages();

@@ -39,7 +39,12 @@ public sealed class NotPlaced : IRule
 
     private static IEnumerable<Fix> Fixes(Assessment lab, Sizing guest)
     {
-        var best = FitCheck.OnEveryHost(lab, guest.Guest).Where(a => a.CanGo).OrderBy(a => a.Fit).ThenByDescending(a => a.After.Memory.Spare).FirstOrDefault();
+        var best = FitCheck
+            .OnEveryHost(lab, guest.Guest)
+            .Where(a => a.CanGo)
+            .OrderBy(a => a.Fit)
+            .ThenByDescending(a => a.After.Memory.Spare)
+            .FirstOrDefault();
         return best is null ? [] : [new Fix($"Put it on {best.After.Host.Name}", GuestEdits.Place(guest.Guest.Id, best.After.Host.Id))];
     }
 }

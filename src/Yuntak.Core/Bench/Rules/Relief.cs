@@ -31,7 +31,12 @@ internal static class Relief
     /// <summary>Moves of volumes that bring a pool back under its comfort line.</summary>
     public static IEnumerable<Fix> Pool(Assessment lab, HostAssessment host, PoolBudget pool)
     {
-        foreach (var guest in host.Guests.Where(g => g.Guest.Placement!.SystemPool == pool.Pool.Name).OrderByDescending(g => g.SystemDisk).Take(GuestsTried))
+        foreach (
+            var guest in host
+                .Guests.Where(g => g.Guest.Placement!.SystemPool == pool.Pool.Name)
+                .OrderByDescending(g => g.SystemDisk)
+                .Take(GuestsTried)
+        )
         {
             var other = host.Pools.FirstOrDefault(p => p != pool && (p.Claimed.Value + guest.SystemDisk).ShareOf(p.Room.Usable) <= 0.8);
             if (other is not null && (pool.Claimed.Value - guest.SystemDisk).ShareOf(pool.Room.Usable) <= 0.8)
@@ -44,7 +49,9 @@ internal static class Relief
             }
         }
 
-        foreach (var fix in Moves(lab, host, s => Claim(s, pool).Bytes / (double)Math.Max(1, (pool.Claimed.Value - pool.Room.Comfort).Bytes)))
+        foreach (
+            var fix in Moves(lab, host, s => Claim(s, pool).Bytes / (double)Math.Max(1, (pool.Claimed.Value - pool.Room.Comfort).Bytes))
+        )
         {
             yield return fix;
         }
@@ -57,11 +64,7 @@ internal static class Relief
     /// <param name="relief">How much of the excess a guest's leaving takes away: 1 is just enough.</param>
     private static IEnumerable<Fix> Moves(Assessment lab, HostAssessment host, Func<Sizing, double> relief)
     {
-        var guests = host.Guests
-            .Where(s => relief(s) >= 1)
-            .OrderByDescending(s => s.Guest.Importance)
-            .ThenBy(relief)
-            .Take(GuestsTried);
+        var guests = host.Guests.Where(s => relief(s) >= 1).OrderByDescending(s => s.Guest.Importance).ThenBy(relief).Take(GuestsTried);
         var targets = lab.Hosts.Where(h => h != host).OrderByDescending(h => h.Memory.Spare).Take(HostsTried).ToList();
         var best = (
             from guest in guests
@@ -70,6 +73,8 @@ internal static class Relief
             where answer.CanGo && answer.Fit <= target.Fit
             select answer
         ).FirstOrDefault();
-        return best is null ? [] : [new Fix($"Move {best.Guest.Name} to {best.After.Host.Name}", GuestEdits.Place(best.Guest.Id, best.After.Host.Id))];
+        return best is null
+            ? []
+            : [new Fix($"Move {best.Guest.Name} to {best.After.Host.Name}", GuestEdits.Place(best.Guest.Id, best.After.Host.Id))];
     }
 }

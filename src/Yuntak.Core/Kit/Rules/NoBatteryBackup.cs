@@ -24,7 +24,10 @@ public sealed class NoBatteryBackup : IRule
     public IEnumerable<Finding> Check(Assessment lab) =>
         from host in lab.Hosts
         where host.Host.BatteryBackup == false
-        let pools = host.Host.Pools.Where(p => p.Family == PoolFamily.CopyOnWrite || p.Layout.ParityDisks() > 0).Select(p => p.Name).ToList()
+        let pools = host
+            .Host.Pools.Where(p => p.Family == PoolFamily.CopyOnWrite || p.Layout.ParityDisks() > 0)
+            .Select(p => p.Name)
+            .ToList()
         where pools.Count > 0
         select Info.On(
             Subject.Of(host.Host),

@@ -30,6 +30,7 @@ public sealed class OldDisk : IRule
         select Info.On(
             Subject.Of(host.Host),
             $"{Numbers.Count(old.Count, "disk")} in {host.Host.Name} {(old.Count == 1 ? "is" : "are")} past five years",
-            string.Join("; ", old.Select(d => $"{d.Name} ({d.Size.ToDecimalString()}): {d.HoursRun:#,##0} hours")) + ". Have a spare at hand and a copy elsewhere."
+            string.Join("; ", old.Select(d => $"{d.Name} ({d.Size.ToDecimalString()}): {d.HoursRun:#,##0} hours"))
+                + ". Have a spare at hand and a copy elsewhere."
         );
 }

@@ -30,6 +30,7 @@ public sealed class MachineOnlyService : IRule
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} must be a machine",
             $"A {profile.Name} as {(guest.Guest.Kind == GuestKind.AppStack ? "an" : "a")} {guest.Guest.Kind.Words()} would share the host's kernel.",
-            () => [new Fix($"Make {guest.Guest.Name} a machine", GuestEdits.Change(guest.Guest.Id, g => g with { Kind = GuestKind.Machine }))]
+            () =>
+                [new Fix($"Make {guest.Guest.Name} a machine", GuestEdits.Change(guest.Guest.Id, g => g with { Kind = GuestKind.Machine }))]
         );
 }

@@ -26,12 +26,22 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     public Task<IActionResult> OnPostPlaceAsync(string guest, string? host)
     {
         var id = new GuestId(guest);
-        return ChangeAsync(string.IsNullOrEmpty(host) ? GuestEdits.TakeOff(id) : GuestEdits.Place(id, new HostId(host)), then: $"/Bench?guest={Uri.EscapeDataString(guest)}");
+        return ChangeAsync(
+            string.IsNullOrEmpty(host) ? GuestEdits.TakeOff(id) : GuestEdits.Place(id, new HostId(host)),
+            then: $"/Bench?guest={Uri.EscapeDataString(guest)}"
+        );
     }
 
     /// <summary>Puts a guest's volumes into other pools.</summary>
-    public Task<IActionResult> OnPostPoolsAsync(string guest, [FromForm(Name = "system-pool")] string? systemPool, [FromForm(Name = "bulk-pool")] string? bulkPool) =>
-        ChangeAsync(GuestEdits.UsePools(new GuestId(guest), Named(systemPool), Named(bulkPool)), then: $"/Bench?guest={Uri.EscapeDataString(guest)}");
+    public Task<IActionResult> OnPostPoolsAsync(
+        string guest,
+        [FromForm(Name = "system-pool")] string? systemPool,
+        [FromForm(Name = "bulk-pool")] string? bulkPool
+    ) =>
+        ChangeAsync(
+            GuestEdits.UsePools(new GuestId(guest), Named(systemPool), Named(bulkPool)),
+            then: $"/Bench?guest={Uri.EscapeDataString(guest)}"
+        );
 
     private static string? Named(string? pool) => string.IsNullOrEmpty(pool) ? null : pool;
 }

@@ -36,7 +36,9 @@ internal static partial class DiskText
                 || !Kinds.TryGetValue(match.Groups["kind"].Value, out var kind)
             )
             {
-                throw new EditRefused($"Disks: a line is «2 x 4 TB spinning», not «{Names.Clean(line)}». Kinds are {string.Join(", ", Kinds.Keys)}.");
+                throw new EditRefused(
+                    $"Disks: a line is «2 x 4 TB spinning», not «{Names.Clean(line)}». Kinds are {string.Join(", ", Kinds.Keys)}."
+                );
             }
 
             var count = match.Groups["count"].Success ? int.Parse(match.Groups["count"].Value) : 1;
@@ -63,6 +65,10 @@ internal static partial class DiskText
         return disks;
     }
 
-    [GeneratedRegex(@"^((?<count>\d{1,3})\s*[x×*]\s*)?(?<size>[\d.,]+\s*[a-z]+)\s+(?<kind>[a-z-]+)(?<boot>\s+boot)?$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 500)]
+    [GeneratedRegex(
+        @"^((?<count>\d{1,3})\s*[x×*]\s*)?(?<size>[\d.,]+\s*[a-z]+)\s+(?<kind>[a-z-]+)(?<boot>\s+boot)?$",
+        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture,
+        500
+    )]
     private static partial Regex Line();
 }

@@ -55,10 +55,20 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
 
         Form = HostForm.Read(Request.Form);
         DiskLines = disks ?? "";
-        return await ChangeFromFormAsync(Host is null ? Add(propose) : HostEdits.Change(Host.Id, h => Corrected(Form.ToHost(h), gone)), "/Kit");
+        return await ChangeFromFormAsync(
+            Host is null ? Add(propose) : HostEdits.Change(Host.Id, h => Corrected(Form.ToHost(h), gone)),
+            "/Kit"
+        );
     }
 
-    public async Task<IActionResult> OnPostAddPoolAsync(string id, string? pool, string[] disk, PoolLayout layout, PoolFamily family, string? used)
+    public async Task<IActionResult> OnPostAddPoolAsync(
+        string id,
+        string? pool,
+        string[] disk,
+        PoolLayout layout,
+        PoolFamily family,
+        string? used
+    )
     {
         if (!Find(id))
         {
@@ -68,7 +78,11 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
         Form = HostForm.Of(Host!);
         (PoolName, PoolUsed, PoolLayout, PoolFamily, PoolDisks) = (pool ?? "", used ?? "", layout, family, disk);
         return await ChangeFromFormAsync(
-            lab => HostEdits.AddPool(Host!.Id, new Pool(PoolName, layout, family, [.. disk], Typed.OptionalSize(used, "Already used") ?? default))(lab),
+            lab =>
+                HostEdits.AddPool(
+                    Host!.Id,
+                    new Pool(PoolName, layout, family, [.. disk], Typed.OptionalSize(used, "Already used") ?? default)
+                )(lab),
             $"/Kit/Host/{Uri.EscapeDataString(id)}#pools"
         );
     }
@@ -80,7 +94,9 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
 
     /// <summary>What stands in the field for a disk's hours.</summary>
     public string Hours(Disk disk) =>
-        Request.HasFormContentType && Request.Form.TryGetValue("hours:" + disk.Id, out var typed) ? typed.ToString() : disk.HoursRun?.ToString("0", CultureInfo.InvariantCulture) ?? "";
+        Request.HasFormContentType && Request.Form.TryGetValue("hours:" + disk.Id, out var typed)
+            ? typed.ToString()
+            : disk.HoursRun?.ToString("0", CultureInfo.InvariantCulture) ?? "";
 
     private Edit Add(bool propose) =>
         lab =>
@@ -93,14 +109,21 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
 
     private Host Corrected(Host host, string[] gone)
     {
-        var kept = host.Disks.Without(d => gone.Contains(d.Id)).Change(_ => true, d => d with { HoursRun = Typed.OptionalNumber(Hours(d), $"Hours run of {d.Name}") });
+        var kept = host
+            .Disks.Without(d => gone.Contains(d.Id))
+            .Change(_ => true, d => d with { HoursRun = Typed.OptionalNumber(Hours(d), $"Hours run of {d.Name}") });
         var inPool = host.Pools.FirstOrDefault(p => p.DiskIds.Any(gone.Contains));
         if (inPool is not null)
         {
-            throw new EditRefused($"A disk marked as gone belongs to the pool {inPool.Name}. Take that pool apart first, or leave the disk.");
+            throw new EditRefused(
+                $"A disk marked as gone belongs to the pool {inPool.Name}. Take that pool apart first, or leave the disk."
+            );
         }
 
-        return host with { Disks = [.. kept, .. DiskText.Read(DiskLines, host.Name, kept)] };
+        return host with
+        {
+            Disks = [.. kept, .. DiskText.Read(DiskLines, host.Name, kept)],
+        };
     }
 
     private bool Find(string id)

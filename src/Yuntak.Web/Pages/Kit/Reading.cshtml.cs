@@ -48,7 +48,12 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore
                 var host = Form.ToHost(null) with { Disks = [.. Reading.Disks], WasRead = true };
                 host = host with
                 {
-                    Processor = Reading.Processor is { } read ? read with { Virtualisation = host.Processor.Virtualisation } : host.Processor,
+                    Processor = Reading.Processor is { } read
+                        ? read with
+                        {
+                            Virtualisation = host.Processor.Virtualisation,
+                        }
+                        : host.Processor,
                     Memory = Reading.Memory ?? host.Memory,
                 };
                 var added = HostEdits.Add(host)(lab);

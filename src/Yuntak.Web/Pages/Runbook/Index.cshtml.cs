@@ -41,7 +41,11 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>The app stack a section builds, if it builds one.</summary>
     public Guest? ComposeOf(RunbookSection section) =>
-        section.Change.Kind == ChangeKind.GuestBuilt && section.Change.Guest is { } id && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest ? guest : null;
+        section.Change.Kind == ChangeKind.GuestBuilt
+        && section.Change.Guest is { } id
+        && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest
+            ? guest
+            : null;
 
     /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
     private async Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step)

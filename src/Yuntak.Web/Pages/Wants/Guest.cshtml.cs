@@ -79,10 +79,15 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
 
         TrySize(posted: true);
         var result = await ChangeFromFormAsync(
-            lab => before is null ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab) : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab),
+            lab =>
+                before is null
+                    ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab)
+                    : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab),
             "/Wants"
         );
-        return then == "bench" && result is RedirectResult { Url: "/Wants" } ? Redirect($"/Bench?guest={Uri.EscapeDataString(await IdNowAsync(id))}") : result;
+        return then == "bench" && result is RedirectResult { Url: "/Wants" }
+            ? Redirect($"/Bench?guest={Uri.EscapeDataString(await IdNowAsync(id))}")
+            : result;
     }
 
     public Task<IActionResult> OnPostRemoveAsync(string id) => ChangeAsync(GuestEdits.Remove(new GuestId(id)), then: "/Wants");
@@ -135,7 +140,8 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         kind switch
         {
             GuestKind.Machine => "its own kernel: best kept apart, takes whole devices, can move while running; starts in a minute",
-            GuestKind.SystemContainer => "shares the host's kernel: light, shares a graphics chip, starts in seconds; no network mounts of its own",
+            GuestKind.SystemContainer =>
+                "shares the host's kernel: light, shares a graphics chip, starts in seconds; no network mounts of its own",
             _ => "images and folders: lightest, updated by tag, easy to roll back; needs a container engine",
         };
 }

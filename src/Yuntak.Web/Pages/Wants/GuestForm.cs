@@ -66,11 +66,13 @@ public sealed record GuestForm(
             form["shrink"].ToString(),
             form["image"].ToString(),
             form["folders"].ToString(),
-            form.Where(f => f.Key.StartsWith("load-", StringComparison.Ordinal)).ToDictionary(f => f.Key, f => f.Value.ToString(), StringComparer.Ordinal)
+            form.Where(f => f.Key.StartsWith("load-", StringComparison.Ordinal))
+                .ToDictionary(f => f.Key, f => f.Value.ToString(), StringComparer.Ordinal)
         );
 
     /// <summary>What stands in a load's field.</summary>
-    public string Load(int want, LoadSpec load) => Loads.GetValueOrDefault($"load-{want}-{load.Id}", load.Default.ToString(CultureInfo.InvariantCulture));
+    public string Load(int want, LoadSpec load) =>
+        Loads.GetValueOrDefault($"load-{want}-{load.Id}", load.Default.ToString(CultureInfo.InvariantCulture));
 
     /// <summary>The guest that was described.</summary>
     /// <param name="profiles">The profiles of its wants, in order.</param>
@@ -121,7 +123,9 @@ public sealed record GuestForm(
             var value = 0.0;
             if (typed is not null && !Numbers.TryParse(typed, out value))
             {
-                throw new EditRefused($"{load.Label}: a number from {Numbers.Short(load.Min)} to {Numbers.Short(load.Max)} belongs here, not «{Names.Clean(typed)}».");
+                throw new EditRefused(
+                    $"{load.Label}: a number from {Numbers.Short(load.Min)} to {Numbers.Short(load.Max)} belongs here, not «{Names.Clean(typed)}»."
+                );
             }
 
             Core.Wants.Loads.Check(profile, load.Id, value);
@@ -137,9 +141,16 @@ public sealed record GuestForm(
         foreach (var line in Folders.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-            if (words.Length is < 2 or > 3 || !words[0].StartsWith('/') || !words[1].StartsWith('/') || (words.Length == 3 && words[2] != "ro"))
+            if (
+                words.Length is < 2 or > 3
+                || !words[0].StartsWith('/')
+                || !words[1].StartsWith('/')
+                || (words.Length == 3 && words[2] != "ro")
+            )
             {
-                throw new EditRefused($"Data folders: a line is «/folder/on/host /folder/in/container», perhaps with «ro» behind it, not «{Names.Clean(line)}».");
+                throw new EditRefused(
+                    $"Data folders: a line is «/folder/on/host /folder/in/container», perhaps with «ro» behind it, not «{Names.Clean(line)}»."
+                );
             }
 
             folders.Add(new FolderMount(Names.Clean(words[0]), Names.Clean(words[1]), words.Length == 3));

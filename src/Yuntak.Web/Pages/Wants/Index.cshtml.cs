@@ -1,5 +1,4 @@
 using Yuntak.Core.Findings;
-using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
@@ -31,15 +30,13 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     public void OnGet() { }
 
-    /// <summary>What is asked for in one line: «4 people with an account, room for each person 200 GB».</summary>
+    /// <summary>What is asked for in one line: «photo and file cloud, 5 people, 600 GB each».</summary>
     public static string Line(Sizing guest) =>
         string.Join(
             "; ",
             guest.Parts.Select(p =>
             {
-                var said = p
-                    .Profile.Loads.Where(l => p.Load.WasSaid(l.Id) && (!l.YesNo || p.Load[l.Id] > 0))
-                    .Select(l => l.YesNo ? l.Label.ToLowerInvariant() : $"{l.Label.ToLowerInvariant()} {Numbers.Short(p.Load[l.Id])}{(l.Unit.Length > 0 ? " " + l.Unit : "")}");
+                var said = p.Profile.Loads.Where(l => p.Load.WasSaid(l.Id)).Select(l => l.Words(p.Load[l.Id])).Where(w => w.Length > 0);
                 return string.Join(", ", said.Prepend(p.Profile.Name));
             })
         );

@@ -1,0 +1,166 @@
+using CsCheck;
+using Yuntak.Core.Disks;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Tests;
+
+/// <summary>Random labs that a person could have made.</summary>
+internal static class Gens
+{
+    private static readonly Gen<string> AnyName = Gen.OneOf(
+        Pick.From(
+            "kiln",
+            "wren",
+            "cellar",
+            "two words",
+            "Ärger & Söhne",
+            "<script>alert(1)</script>",
+            "null",
+            "yes",
+            "12",
+            "- a: b",
+            "#",
+            "'\"\\",
+            "a|b",
+            "日本"
+        ),
+        Gen.String[Gen.Char[' ', '~'], 1, 30].Where(s => s.Trim().Length > 0)
+    );
+
+    private static readonly Gen<ByteSize> AnySize = Gen.OneOf(
+        Gen.Int[1, 4096].Select(n => ByteSize.FromMiB(n * 16)),
+        Gen.Int[1, 400].Select(n => ByteSize.FromGB(n * 10)),
+        Gen.Long[1L << 26, 1L << 45].Select(n => new ByteSize(n))
+    );
+
+    private static readonly Gen<bool?> Tri = Gen.Int[0, 2].Select(n => n == 2 ? (bool?)null : n == 1);
+
+    private static readonly Gen<Disk[]> AnyDisks =
+        from count in Gen.Int[0, 6]
+        from sizes in AnySize.Array[count]
+        from kinds in Gen.Enum<DiskKind>().Array[count]
+        from hours in Gen.Int[0, 60_000].Array[count]
+        select sizes
+            .Select(
+                (s, n) =>
+                    new Disk(
+                        $"id-{n}",
+                        $"sd{(char)('a' + n)}",
+                        s,
+                        kinds[n],
+                        n == 0 ? ["/", "/boot"] : [],
+                        n % 2 == 0 ? "Saltpan P8" : null,
+                        hours[n] > 50_000 ? null : hours[n]
+                    )
+            )
+            .ToArray();
+
+    private static readonly Gen<Host> AnyHost =
+        from name in AnyName
+        from cores in Gen.Int[1, 64]
+        from threads in Gen.Int[1, 2]
+        from virtualisation in Tri
+        from battery in Tri
+        from memory in Gen.Int[1, 512]
+        from ports in Gen.Int[0, 8]
+        from disks in AnyDisks
+        select new Host(
+            new HostId("new"),
+            name,
+            ports % 2 == 0 ? "" : "in the hall: left",
+            new Processor("x86_64", 1, cores, cores * threads, virtualisation, ports % 3 == 0 ? "Brackwater B8" : null),
+            ByteSize.FromGiB(memory),
+            [.. disks],
+            PoolProposal.For(disks),
+            ports == 8 ? null : ports,
+            battery,
+            ports * 7.5,
+            null,
+            ports > 4
+        );
+
+    private static readonly Gen<Want> AnyWant =
+        from profile in Pick.From([.. ProfileBook.All])
+        from shares in Gen.Double[0, 1].Array[profile.Loads.Count]
+        from said in Gen.Bool.Array[profile.Loads.Count]
+        select new Want(
+            profile.Id,
+            [
+                .. profile
+                    .Loads.Select(
+                        (l, n) =>
+                            new LoadValue(l.Id, l.YesNo ? Math.Round(shares[n]) : Math.Round(l.Min + (shares[n] * (l.Max - l.Min)), 2))
+                    )
+                    .Where((_, n) => said[n]),
+            ]
+        );
+
+    private static readonly Gen<Guest> AnyGuest =
+        from name in AnyName
+        from kind in Gen.Enum<GuestKind>()
+        from importance in Gen.Enum<Importance>()
+        from wants in AnyWant.Array[1, 3]
+        from memory in AnySize
+        from which in Gen.Int[0, 15]
+        select new Guest(
+            new GuestId("new"),
+            name,
+            kind,
+            [.. wants],
+            new SizeOverrides(
+                which % 2 == 0 ? which + 1 : null,
+                which % 3 == 0 ? memory : null,
+                which % 5 == 0 ? memory : null,
+                which % 7 == 0 ? memory : null
+            ),
+            null,
+            importance,
+            which == 3 ? ByteSize.FromMiB(512) : null,
+            which == 4 ? "registry.example/a:1.0" : null,
+            which > 9 ? [new FolderMount("/srv/a b", "/data", which == 10)] : []
+        );
+
+    /// <summary>A lab with up to four hosts and eight guests, some of them placed.</summary>
+    public static readonly Gen<Lab> AnyLab =
+        from hosts in AnyHost.Array[0, 4]
+        from guests in AnyGuest.Array[0, 8]
+        from places in Gen.Int[0, 5].Array[8]
+        select Build(hosts, guests, places);
+
+    private static Lab Build(Host[] hosts, Guest[] guests, int[] places)
+    {
+        var lab = Lab.Empty("any lab");
+        foreach (var host in hosts)
+        {
+            lab = Try(lab, HostEdits.Add(host));
+        }
+
+        for (var n = 0; n < guests.Length; n++)
+        {
+            var before = lab.Guests.Count;
+            lab = Try(lab, GuestEdits.Add(guests[n]));
+            if (lab.Guests.Count > before && places[n] < lab.Hosts.Count)
+            {
+                lab = Try(lab, GuestEdits.Place(lab.Guests[^1].Id, lab.Hosts[places[n]].Id));
+            }
+        }
+
+        return lab;
+    }
+
+    /// <summary>Two with the same name are refused; the lab is then simply one smaller.</summary>
+    private static Lab Try(Lab lab, Edit edit)
+    {
+        try
+        {
+            return edit(lab).Lab;
+        }
+        catch (EditRefused)
+        {
+            return lab;
+        }
+    }
+}

@@ -1,0 +1,57 @@
+using Yuntak.Core.Disks;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Disks;
+
+public class PoolProposalTests
+{
+    [Fact]
+    public void The_boot_disk_stays_with_the_host_and_equal_kinds_are_joined()
+    {
+        var pools = PoolProposal.For([Boot(), Flash(1), Flash(2), Spinning(1), Spinning(2), Spinning(3)]);
+
+        pools.Select(p => (p.Name, p.Layout)).ShouldBe([("flash", PoolLayout.Mirror), ("bulk", PoolLayout.Parity1)]);
+        pools.SelectMany(p => p.DiskIds).ShouldNotContain("boot");
+    }
+
+    [Fact]
+    [Trade]
+    public void From_five_disks_on_two_of_them_hold_parity() =>
+        PoolProposal.For([Boot(), .. Enumerable.Range(1, 5).Select(Spinning)]).Single().Layout.ShouldBe(PoolLayout.Parity2);
+
+    [Fact]
+    public void Where_the_boot_disk_is_all_there_is_guests_share_it() => PoolProposal.For([Boot()]).Single().DiskIds.ShouldBe(["boot"]);
+
+    [Fact]
+    public void Sticks_cards_and_disks_in_use_are_left_alone()
+    {
+        Disk stick = new("stick", "sdx", ByteSize.FromGB(64), DiskKind.Usb);
+        Disk used = new("used", "sdy", ByteSize.FromTB(4), DiskKind.Spinning, ["/srv/photos"]);
+        PoolProposal.For([Boot(), stick, used]).SelectMany(p => p.DiskIds).ShouldBe(["boot"]);
+    }
+
+    [Fact]
+    public void No_disks_give_no_pool() => PoolProposal.For([]).ShouldBeEmpty();
+
+    [Fact]
+    public void Every_proposal_is_one_the_edits_accept()
+    {
+        Disk[] disks = [Boot(), Flash(1), .. Enumerable.Range(1, 7).Select(Spinning)];
+        var lab = Small.Lab(Small.Host("kiln") with { Disks = [.. disks], Pools = [] });
+        foreach (var pool in PoolProposal.For(disks))
+        {
+            lab = lab.With(HostEdits.AddPool(lab.Hosts[0].Id, pool));
+        }
+
+        lab.Hosts[0].Pools.Count.ShouldBe(2);
+    }
+
+    private static Disk Boot() => new("boot", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]);
+
+    private static Disk Flash(int n) => new($"flash-{n}", $"nvme{n}n1", ByteSize.FromTB(1.92), DiskKind.NvmeFlash);
+
+    private static Disk Spinning(int n) => new($"spin-{n}", $"sd{n}", ByteSize.FromTB(8), DiskKind.Spinning);
+}

@@ -1,0 +1,162 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Findings;
+
+/// <summary>Each rule notices its fault, stays silent without it, and its fixes settle it.</summary>
+public class RuleTests
+{
+    public static TheoryData<string, Lab> Faults()
+    {
+        var kiln = Small.Host("kiln", 64, 8, 16, 8);
+        var spare = Small.Host("wren", 64, 8, 16, 8);
+        var machine = Small.Guest("notes");
+        var stack = Small.Guest("cloud", "file-cloud", GuestKind.AppStack, new LoadValue("quota", 10));
+        var pair = Small.Lab(kiln, spare);
+        var bootPool = kiln with { Pools = [new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-boot"])] };
+        var both = kiln with { Pools = [.. bootPool.Pools, .. kiln.Pools] };
+        return new TheoryData<string, Lab>
+        {
+            { "kit.virtualisation-off", Small.Lab(kiln with { Processor = kiln.Processor with { Virtualisation = false } }, spare).WithGuestOn(machine, "kiln") },
+            { "kit.router-one-port", Small.Lab(kiln with { NetworkPorts = 1 }, spare).WithGuestOn(Small.Guest("gate", "router"), "kiln") },
+            { "kit.guests-on-boot-disk", Small.Lab(both).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), "local", null)) },
+            { "kit.old-disk", Small.Lab(kiln with { Disks = kiln.Disks.Change(_ => true, d => d with { HoursRun = 43_801 }) }) },
+            { "kit.no-battery-backup", Small.Lab(kiln with { BatteryBackup = false, Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])] }) },
+            { "kit.boot-from-stick", Small.Lab(kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Kind = DiskKind.Usb }) }) },
+            { "wants.more-vcpu-than-threads", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(17) }, "kiln") },
+            { "wants.machine-only", pair.WithGuestOn(Small.Guest("gate", "router", GuestKind.SystemContainer), "kiln") },
+            { "wants.no-data-folder", pair.WithGuestOn(stack with { Folders = [] }, "kiln") },
+            { "wants.memory-short", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(256)) }, "kiln") },
+            { "wants.memory-generous", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)) }, "kiln") },
+            { "wants.latest-tag", pair.WithGuestOn(stack with { Image = "registry.example/cloud:latest" }, "kiln") },
+            { "bench.memory-over", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 24), "kiln") },
+            { "bench.memory-tight", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 17.5), "kiln") },
+            { "bench.memory-promised", pair.WithGuestOn(Given("big", 90) with { MayShrinkTo = ByteSize.FromGiB(2) }, "kiln") },
+            { "bench.cores-over", pair.WithGuestOn(Films(10), "kiln") },
+            { "bench.cores-tight", pair.WithGuestOn(Films(7), "kiln") },
+            { "bench.vcpu-crowded", Enumerable.Range(0, 5).Aggregate(pair, (l, n) => l.WithGuestOn(machine with { Name = $"g{n}", Overrides = new SizeOverrides(14) }, "kiln")) },
+            { "bench.pool-over", pair.WithGuestOn(Library(9), "kiln") },
+            { "bench.pool-past-comfort", pair.WithGuestOn(Library(7), "kiln") },
+            { "bench.thin-parity", Small.Lab(Parity(kiln, 3, 8)) },
+            { "bench.no-pool-for-guest", Small.Lab(kiln).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), null, null)) },
+            { "bench.router-with-test-guests", pair.WithGuestOn(Small.Guest("gate", "router"), "kiln").WithGuestOn(Small.Guest("tinker", "test-machine"), "kiln") },
+            { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
+        };
+    }
+
+    [Theory]
+    [MemberData(nameof(Faults))]
+    public void Each_fault_is_noticed_once_in_plain_words(string rule, Lab lab)
+    {
+        var finding = lab.Finding(rule);
+
+        finding.Title.ShouldNotBeNullOrWhiteSpace();
+        finding.Text.ShouldEndWith(".");
+        finding.Rule.Because.ShouldEndWith(".");
+        finding.Key.ShouldBe($"{rule}@{finding.Subject.Id}");
+    }
+
+    [Theory]
+    [MemberData(nameof(Faults))]
+    public void Every_fix_settles_its_finding_and_says_what_it_did(string rule, Lab lab)
+    {
+        foreach (var fix in lab.Finding(rule).Fixes)
+        {
+            var changed = fix.Edit(lab);
+            changed.Lab.Findings(rule).ShouldBeEmpty($"{rule}: {fix.Label}");
+            changed.Sentence.ShouldNotContain("nothing changed");
+        }
+    }
+
+    [Theory]
+    [InlineData("kit.virtualisation-off", "I have switched it on")]
+    [InlineData("kit.router-one-port", "Move gate to wren")]
+    [InlineData("kit.guests-on-boot-disk", "Move notes's disks to ember")]
+    [InlineData("wants.more-vcpu-than-threads", "Give it 16")]
+    [InlineData("wants.machine-only", "Make gate a machine")]
+    [InlineData("wants.no-data-folder", "Keep it in /srv/cloud/data")]
+    [InlineData("bench.memory-over", "Move big to wren")]
+    [InlineData("bench.memory-tight", "Move big to wren")]
+    [InlineData("bench.cores-over", null)]
+    [InlineData("bench.no-pool-for-guest", "Choose pools for it")]
+    [InlineData("bench.not-placed", "Put it on kiln")]
+    [InlineData("bench.router-with-test-guests", "Move tinker to wren")]
+    public void The_fix_is_named_for_what_it_does(string rule, string? label)
+    {
+        var lab = Faults().Single(f => f.Data.Item1 == rule).Data.Item2;
+        var labels = lab.Finding(rule).Fixes.Select(f => f.Label).ToList();
+        if (label is null)
+        {
+            labels.ShouldBeEmpty("moving the trouble elsewhere is no fix");
+        }
+        else
+        {
+            labels.ShouldContain(label);
+        }
+    }
+
+    [Fact]
+    public void A_sound_lab_has_nothing_to_say()
+    {
+        var lab = Small.Lab(Small.Host("kiln", 64, 8, 16)).WithGuestOn(Small.Guest("notes"), "kiln");
+        Assessment.Of(lab).Findings.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void An_empty_lab_has_nothing_to_say() => Assessment.Of(Lab.Empty("new")).Findings.ShouldBeEmpty();
+
+    [Fact]
+    public void What_is_unknown_is_not_held_against_a_host()
+    {
+        var host = Small.Host("kiln") with { NetworkPorts = null, BatteryBackup = null, Processor = new Processor("x86_64", 1, 4, 8) };
+        var lab = Small.Lab(host).WithGuestOn(Small.Guest("gate", "router"), "kiln");
+        Assessment.Of(lab).Findings.Where(f => f.Rule.Station == Station.Kit).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Every_rule_has_a_fault_here()
+    {
+        var tested = Faults().Select(f => f.Data.Item1).ToList();
+        RuleBook.Rules.Select(r => r.Info.Id).ShouldBe(tested, ignoreOrder: true);
+    }
+
+    [Fact]
+    public void The_worst_comes_first()
+    {
+        var findings = Assessment.Of(Faults().Single(f => f.Data.Item1 == "bench.memory-over").Data.Item2).Findings;
+        findings.Select(f => f.Severity).ShouldBeInOrder(SortDirection.Descending);
+    }
+
+    [Fact]
+    [Trade]
+    public void Single_parity_on_few_small_young_disks_is_left_alone() => Small.Lab(Parity(Small.Host("kiln"), 3, 4)).Findings("bench.thin-parity").ShouldBeEmpty();
+
+    [Fact]
+    public void The_printed_rule_book_is_the_one_in_force()
+    {
+        var printed = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "docs", "rule-book.md"));
+        foreach (var rule in RuleBook.Rules.Select(r => r.Info))
+        {
+            printed.ShouldContain($"| `{rule.Id}` | {rule.Severity.ToString().ToLowerInvariant()} | {rule.Says} | {rule.Because} | {rule.Source.Text} |");
+        }
+
+        printed.Split('\n').Count(l => l.StartsWith("| `")).ShouldBe(RuleBook.Rules.Count, "a rule that is gone is gone from the book too");
+    }
+
+    private static Guest Given(string name, double gib) => Small.Guest(name) with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)) };
+
+    private static Guest Films(double conversions) => Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("conversions-1080p", conversions), new LoadValue("library", 1));
+
+    private static Guest Library(double tb) => Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", tb));
+
+    private static Host Parity(Host host, int disks, double tb) =>
+        host with
+        {
+            Disks = [.. host.Disks, .. Enumerable.Range(0, disks).Select(n => new Disk($"p{n}", $"sd{n}", ByteSize.FromTB(tb), DiskKind.Spinning))],
+            Pools = [new Pool("vault", PoolLayout.Parity1, PoolFamily.BlockArray, [.. Enumerable.Range(0, disks).Select(n => $"p{n}")])],
+        };
+}

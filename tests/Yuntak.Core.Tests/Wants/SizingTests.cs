@@ -1,0 +1,274 @@
+using CsCheck;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Wants;
+
+public class SizingTests
+{
+    [Theory]
+    [Trade]
+    [InlineData(100, 128)]
+    [InlineData(1000, 1024)]
+    [InlineData(1025, 1280)]
+    [InlineData(2355.2, 2560)]
+    [InlineData(4096, 4096)]
+    [InlineData(4097, 4608)]
+    [InlineData(16_384, 16_384)]
+    [InlineData(16_385, 17_408)]
+    public void Memory_is_rounded_up_in_growing_steps(double mib, double rounded) =>
+        SizingRules.RoundUp(ByteSize.FromMiB(mib)).ShouldBe(ByteSize.FromMiB(rounded));
+
+    [Theory]
+    [Trade]
+    [InlineData(0.02, 1)]
+    [InlineData(0.8, 1)]
+    [InlineData(0.81, 2)]
+    [InlineData(1, 2)]
+    [InlineData(2, 3)]
+    [InlineData(4, 5)]
+    [InlineData(5.2, 7)]
+    public void Processors_are_a_quarter_more_than_is_busy_rounded_up(double busy, int vcpu) => SizingRules.Vcpu(new Cores(busy)).ShouldBe(vcpu);
+
+    [Fact]
+    [Reference("x86-64 architecture manual, 4-level paging: 8-byte entries for 4 KiB pages, at two levels of translation")]
+    public void A_machines_page_tables_take_a_256th_of_its_memory()
+    {
+        const long PageBytes = 4096;
+        const long EntryBytes = 8;
+        const long Levels = 2;
+        var memory = ByteSize.FromGiB(8);
+        var tables = memory.Bytes / PageBytes * EntryBytes * Levels;
+
+        (SizingRules.Overhead(GuestKind.Machine, memory, 1) - SizingRules.MachineBaseOverhead).Bytes.ShouldBe(tables);
+    }
+
+    [Fact]
+    [Trade]
+    public void Containers_cost_their_host_little()
+    {
+        SizingRules.Overhead(GuestKind.SystemContainer, ByteSize.FromGiB(8), 1).ShouldBe(ByteSize.FromMiB(16));
+        SizingRules.Overhead(GuestKind.AppStack, ByteSize.FromGiB(8), 3).ShouldBe(ByteSize.FromMiB(24));
+    }
+
+    [Fact]
+    [Trade]
+    public void An_automation_hub_as_a_machine_gets_what_is_plenty_in_practice()
+    {
+        var sizing = Sizing.Of(Small.Guest("hearth", "automation-hub"));
+
+        sizing.Vcpu.ShouldBeLessThanOrEqualTo(2);
+        sizing.Memory.ShouldBeGreaterThanOrEqualTo(ByteSize.FromGiB(2));
+        sizing.SystemDisk.GiB.ShouldBeInRange(30, 40);
+    }
+
+    [Fact]
+    [Trade]
+    public void An_automation_hub_as_an_app_container_stays_near_165_MB()
+    {
+        var sizing = Sizing.Of(Small.Guest("hearth", "automation-hub", GuestKind.AppStack));
+
+        sizing.Memory.MiB.ShouldBeInRange(165 / 1.048576, 2 * 165 / 1.048576 + 64);
+        sizing.IdleCores.Value.ShouldBeInRange(0.015, 0.05);
+    }
+
+    [Fact]
+    [Trade]
+    public void A_router_for_a_gigabit_line_gets_two_processors()
+    {
+        var sizing = Sizing.Of(Small.Guest("gatehouse", "router", GuestKind.Machine, new LoadValue("line-rate", 1)));
+
+        sizing.Vcpu.ShouldBe(2);
+        sizing.Memory.ShouldBeGreaterThanOrEqualTo(ByteSize.FromGiB(2));
+        sizing.SystemDisk.GiB.ShouldBeInRange(16, 40);
+    }
+
+    [Fact]
+    [Trade]
+    public void A_recorder_of_four_cameras_stays_under_the_two_cores_and_8_GiB_that_ran_well()
+    {
+        var sizing = Sizing.Of(Small.Guest("owlwatch", "camera-recorder"));
+
+        sizing.Vcpu.ShouldBeLessThanOrEqualTo(2);
+        sizing.Memory.ShouldBeLessThanOrEqualTo(ByteSize.FromGiB(8));
+    }
+
+    [Fact]
+    [Reference("arithmetic: Mbit/s × 86,400 s ÷ 8")]
+    public void One_4_Mbit_camera_fills_43_2_GB_a_day_and_four_fill_2_419_TB_in_a_fortnight()
+    {
+        Bulk(("cameras", 1), ("bitrate", 4), ("days", 1)).ShouldBe(ByteSize.FromGB(43.2));
+        Bulk(("cameras", 4), ("bitrate", 4), ("days", 14)).TB.ShouldBe(2.419, 0.0005);
+    }
+
+    [Theory]
+    [Reference("arithmetic: width × height × frames a second")]
+    [InlineData(1920, 1080, 62.2)]
+    [InlineData(3840, 2160, 248.8)]
+    [InlineData(1280, 720, 27.6)]
+    public void Pixel_rates_at_30_frames(int width, int height, double mpx) => Video.MegapixelsPerSecond(width, height, 30).ShouldBe(mpx, 0.05);
+
+    [Fact]
+    [Reference("arithmetic: width × height × frames a second")]
+    public void Ten_2160p_encodes_are_2488_million_pixels_a_second() => (10 * Video.MegapixelsPerSecond(3840, 2160, 30)).ShouldBe(2488, 0.5);
+
+    [Fact]
+    [Trade]
+    public void A_conversion_costs_half_its_source_and_its_target_at_45_Mpx_a_core() =>
+        Video.ConversionCores(source: 90, target: 45).ShouldBe(2, 1e-9);
+
+    [Fact]
+    [Trade]
+    public void A_network_boot_server_stays_within_what_ran_it()
+    {
+        var sizing = Sizing.Of(Small.Guest("bootpost", "network-boot", GuestKind.AppStack));
+
+        sizing.Vcpu.ShouldBe(1);
+        sizing.Memory.MiB.ShouldBeInRange(512, 640);
+        sizing.SystemDisk.GiB.ShouldBeInRange(8, 64);
+    }
+
+    [Fact]
+    [Trade]
+    public void A_test_machine_holds_its_live_image_and_never_goes_below_2_GiB()
+    {
+        Memory("test-machine", ("image", 3)).GiB.ShouldBeInRange(3 / 1.0737 + 1, 6);
+        Memory("test-machine", ("image", 0.1)).ShouldBe(ByteSize.FromGiB(2));
+    }
+
+    [Fact]
+    [Trade]
+    public void A_file_cloud_sets_aside_15_percent_for_versions_and_trash() =>
+        Sizing
+            .Of(Small.Guest("pressbook", "file-cloud", GuestKind.AppStack, new LoadValue("people", 5), new LoadValue("quota", 600)))
+            .Bulk.ShouldBe(ByteSize.FromGB(5 * 600 * 1.15));
+
+    [Fact]
+    public void No_size_falls_when_a_load_rises()
+    {
+        var any =
+            from profile in Pick.From([.. ProfileBook.All.Where(p => p.Loads.Count > 0)])
+            from kind in Gen.Enum<GuestKind>()
+            from which in Gen.Int[0, profile.Loads.Count - 1]
+            from low in Gen.Double[0, 1]
+            from high in Gen.Double[0, 1]
+            select (profile, kind, load: profile.Loads[which], Math.Min(low, high), Math.Max(low, high));
+
+        any.Sample(
+            (profile, kind, load, low, high) =>
+            {
+                var less = Sizing.Of(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (low * (load.Max - load.Min)))));
+                var more = Sizing.Of(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (high * (load.Max - load.Min)))));
+                return more.Vcpu >= less.Vcpu
+                    && more.Memory >= less.Memory
+                    && more.SystemDisk >= less.SystemDisk
+                    && more.Bulk >= less.Bulk
+                    && more.Overhead.Value >= less.Overhead.Value
+                    && Enumerable.Range(0, 24).All(h => more.CoresAt(h) >= less.CoresAt(h) - 1e-9);
+            }
+        );
+    }
+
+    [Fact]
+    public void Several_services_in_one_guest_add_up()
+    {
+        var database = Sizing.Of(Small.Guest("a", "database"));
+        var wiki = Sizing.Of(Small.Guest("b", "wiki"));
+        var both = Sizing.Of(Small.Guest("c", "database") with { Wants = [new Want("database"), new Want("wiki")] });
+
+        both.ExpectedMemory.ShouldBe(database.ExpectedMemory + wiki.ExpectedMemory);
+        both.SystemDisk.ShouldBe(database.SystemDisk + wiki.SystemDisk);
+        both.BusyCores.Value.ShouldBe(database.BusyCores.Value + wiki.BusyCores.Value, 1e-9);
+        both.CoresAt(10).ShouldBe(database.CoresAt(10) + wiki.CoresAt(10), 1e-9);
+    }
+
+    [Fact]
+    public void An_override_stands_beside_the_advice_and_is_dropped_again()
+    {
+        var guest = Small.Guest("a", "router");
+        var mine = Sizing.Of(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(2)) });
+
+        mine.Memory.ShouldBe(ByteSize.FromGiB(2));
+        mine.AdvisedMemory.Value.ShouldBe(ByteSize.FromGiB(2.5));
+        Sizing.Of(guest).Memory.ShouldBe(ByteSize.FromGiB(2.5));
+    }
+
+    [Fact]
+    public void Every_figure_of_every_profile_opens_its_working()
+    {
+        foreach (var profile in ProfileBook.All)
+        {
+            var sizing = Sizing.Of(Small.Guest("a", profile.Id, profile.Advised[0]));
+            IFigure[] figures = [sizing.AdvisedMemory, sizing.AdvisedVcpu, sizing.AdvisedSystemDisk, sizing.Overhead];
+            foreach (var figure in figures)
+            {
+                figure.Inputs.ShouldNotBeEmpty($"{profile.Id}: {figure.Label}");
+                figure.Formula.ShouldNotBeNullOrWhiteSpace();
+                figure.Source.Text.ShouldNotBeNullOrWhiteSpace();
+                figure.ValueText.ShouldNotBeNullOrWhiteSpace();
+            }
+        }
+    }
+
+    [Fact]
+    public void What_nobody_said_is_marked_as_assumed_and_what_was_said_is_not()
+    {
+        var silent = Sizing.Of(Small.Guest("a", "media-library")).AdvisedBulk;
+        var said = Sizing.Of(Small.Guest("a", "media-library", GuestKind.Machine, new LoadValue("library", 6))).AdvisedBulk;
+
+        silent.RestsOnAssumptions.ShouldBeTrue();
+        said.RestsOnAssumptions.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void The_day_lies_between_rest_and_full_work()
+    {
+        foreach (var profile in ProfileBook.All)
+        {
+            var sizing = Sizing.Of(Small.Guest("a", profile.Id));
+            for (var hour = 0; hour < DayShape.Hours; hour++)
+            {
+                sizing.CoresAt(hour).ShouldBeInRange(sizing.IdleCores.Value - 1e-9, sizing.BusyCores.Value + 1e-9, profile.Id);
+            }
+        }
+    }
+
+    [Theory]
+    [Trade]
+    [InlineData("media-library", 20)]
+    [InlineData("backup-server", 2)]
+    [InlineData("test-machine", 15)]
+    public void Each_service_has_its_hour(string profile, int busiest)
+    {
+        var sizing = Sizing.Of(Small.Guest("a", profile));
+        Enumerable.Range(0, 24).MaxBy(sizing.CoresAt).ShouldBe(busiest);
+    }
+
+    [Fact]
+    public void Profiles_hang_together()
+    {
+        ProfileBook.All.Select(p => p.Id).ShouldBeUnique();
+        foreach (var profile in ProfileBook.All)
+        {
+            var terms = profile.Idle.Concat(profile.Busy).Concat(profile.Memory).Concat(profile.SystemDisk).Concat(profile.Bulk).ToList();
+            terms.ShouldAllBe(t => t.Amount >= 0);
+            terms.SelectMany(t => t.Per).ShouldAllBe(id => profile.Loads.Any(l => l.Id == id), profile.Id);
+            profile.Loads.ShouldAllBe(l => l.Default >= l.Min && l.Default <= l.Max, profile.Id);
+            profile.Loads.Where(l => !terms.Any(t => t.Per.Contains(l.Id))).Select(l => l.Id).ShouldBeSubsetOf(["plays"], "a question that changes nothing is not asked");
+            profile.Shape.Weights.Count.ShouldBe(24);
+            profile.Shape.Weights.ShouldAllBe(w => w >= 0 && w <= 1);
+            profile.Advised.Count.ShouldBeGreaterThan(0);
+        }
+    }
+
+    private static ByteSize Bulk(params (string Id, double Value)[] load) => Of("camera-recorder", load).Bulk;
+
+    private static ByteSize Memory(string profile, params (string Id, double Value)[] load) => Of(profile, load).Memory;
+
+    private static Sizing Of(string profile, (string Id, double Value)[] load) =>
+        Sizing.Of(Small.Guest("a", profile, GuestKind.Machine, [.. load.Select(l => new LoadValue(l.Id, l.Value))]));
+}

