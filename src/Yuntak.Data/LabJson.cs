@@ -12,7 +12,7 @@ public static class LabJson
 
     private static readonly JsonSerializerOptions Options = new()
     {
-        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingDefault,
+        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
         Converters = { new ByteSizeConverter(), new ValueListConverterFactory(), new JsonStringEnumConverter() },
         IgnoreReadOnlyProperties = true,
     };

@@ -34,9 +34,9 @@ internal static partial class PartSplitter
     private static bool Continues(RawKind kind, BracketCounter brackets, string next) =>
         kind switch
         {
-            // A brace in the first column, a prompt or another tool's first line inside an open object mean that the object was cut off.
+            // Another object of a known tool, a prompt or another tool's first line inside an open object mean that the object was cut off.
             RawKind.Json => brackets.Open
-                && !next.StartsWith('{')
+                && !Beginning().IsMatch(next)
                 && !Prompt().IsMatch(next)
                 && KindOf(next) is not (RawKind.Meminfo or RawKind.PlainLscpu),
             RawKind.Meminfo => NameValue().IsMatch(next) && KindOf(next) != RawKind.PlainLscpu,
@@ -50,6 +50,9 @@ internal static partial class PartSplitter
         : line.StartsWith("MemTotal:", StringComparison.Ordinal) ? RawKind.Meminfo
         : line.StartsWith("Architecture:", StringComparison.Ordinal) ? RawKind.PlainLscpu
         : RawKind.Other;
+
+    [GeneratedRegex(@"^\{\s*(""(lscpu|blockdevices|memory)""|$)", RegexOptions.ExplicitCapture, 1_000)]
+    private static partial Regex Beginning();
 
     [GeneratedRegex(@"^[^\s{}""]*[@:~][^\s{}""]*[$#>]\s", RegexOptions.None, 1_000)]
     private static partial Regex Prompt();

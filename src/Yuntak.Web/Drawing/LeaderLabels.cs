@@ -13,7 +13,7 @@ internal sealed class LeaderLabels(double width)
     /// <summary>Rows in use, at least one so that all rulers line up.</summary>
     public int Rows => Math.Max(1, taken.Count);
 
-    public IEnumerable<XElement> Place(string text, double middle)
+    public (XElement Line, XElement Name) Place(string text, double middle)
     {
         var half = text.Length * CharWidth / 2;
         var at = Math.Clamp(middle, half, Math.Max(half, width - half));
@@ -33,7 +33,6 @@ internal sealed class LeaderLabels(double width)
 
         taken[row] = at + half + 5;
         var y = -5 - (row * Row);
-        yield return Svg.Line(at, y + 2, middle, 0, "leader");
-        yield return Svg.Text(at, y, "leader-text", text);
+        return (Svg.Line(at, y + 2, middle, 0, "leader"), Svg.Part(at, y, "leader-text", text));
     }
 }

@@ -1,6 +1,7 @@
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Web.Drawing;
@@ -81,21 +82,20 @@ internal static class MemoryRuler
         var block = Shapes.Block(x + 0.5, 0, Math.Max(1.5, width - 1), Height, guest.Kind, family).Cast<object>().ToList();
         var figure = Numbers.Short(share.Committed.GiB);
         var middle = x + (width / 2);
-        if (width > guest.Name.Length * 6.8 + 8)
+        // Name and figure are one text, so that what is read aloud holds what is seen.
+        XElement words;
+        if (width > (guest.Name.Length * 6.8) + 8)
         {
-            block.Add(Svg.Text(middle, 15, "block-name", guest.Name));
-            block.Add(Svg.Text(middle, 28, "block-value", figure));
+            words = Svg.Words(Svg.Part(middle, 15, "block-name", guest.Name), Svg.Part(middle, 28, "block-value", figure));
         }
         else
         {
-            if (width > figure.Length * 6.5 + 4)
-            {
-                block.Add(Svg.Text(middle, 21, "block-value", figure));
-            }
-
-            block.AddRange(labels.Place(Short(guest.Name), middle));
+            var (line, name) = labels.Place(Short(guest.Name), middle);
+            block.Add(line);
+            words = Svg.Words(name, width > (figure.Length * 6.5) + 4 ? Svg.Part(middle, 21, "block-value", figure) : null);
         }
 
+        block.Add(words);
         return new XElement(
             "a",
             new XAttribute("href", $"/Bench?guest={Uri.EscapeDataString(guest.Id.Value)}"),
@@ -104,10 +104,7 @@ internal static class MemoryRuler
             new XAttribute("data-guest", guest.Id.Value),
             new XAttribute("data-name", guest.Name),
             new XAttribute("data-host", host.Host.Id.Value),
-            new XAttribute(
-                "aria-label",
-                $"{guest.Name}, {Core.Labs.KindWords.Words(guest.Kind)}, {share.Committed} of memory on {host.Host.Name}"
-            ),
+            new XAttribute("aria-label", $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}"),
             block
         );
     }

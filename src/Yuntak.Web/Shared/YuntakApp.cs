@@ -26,7 +26,13 @@ public static class YuntakApp
     {
         var demo = args.Contains("--demo", StringComparer.Ordinal);
         var builder = WebApplication.CreateBuilder(
-            new WebApplicationOptions { Args = [.. args.Where(a => a != "--demo")], ContentRootPath = AppContext.BaseDirectory }
+            new WebApplicationOptions
+            {
+                Args = [.. args.Where(a => a != "--demo")],
+                // Pages and files are found beside this assembly, whoever started the process: the launcher, a test or a benchmark.
+                ApplicationName = typeof(YuntakApp).Assembly.GetName().Name,
+                ContentRootPath = AppContext.BaseDirectory,
+            }
         );
         builder.Logging.AddFilter("Microsoft.EntityFrameworkCore", LogLevel.Warning).AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
         builder

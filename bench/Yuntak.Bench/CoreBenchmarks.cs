@@ -1,0 +1,76 @@
+using BenchmarkDotNet.Attributes;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Bench;
+
+/// <summary>The sums alone, on a lab far larger than a household's, against a trivial loop.</summary>
+public class CoreBenchmarks
+{
+    private const int Hosts = 20;
+    private const int Guests = 500;
+    private readonly double[] numbers = [.. Enumerable.Range(0, 10_000).Select(n => (double)n)];
+    private readonly Lab lab = Large();
+    private Assessment assessment = null!;
+
+    [GlobalSetup]
+    public void Assess() => assessment = Assessment.Of(lab);
+
+    [Benchmark(Baseline = true)]
+    public double Trivial_loop_over_10000_numbers()
+    {
+        var sum = 0.0;
+        foreach (var number in numbers)
+        {
+            sum += number * 0.5;
+        }
+
+        return sum;
+    }
+
+    [Benchmark]
+    [Limit(50)]
+    public int Assessment_of_20_hosts_and_500_guests() => Assessment.Of(lab).Findings.Count;
+
+    [Benchmark]
+    public int Assessment_with_every_fix_worked_out() => Assessment.Of(lab).Findings.Sum(f => f.Fixes.Count);
+
+    [Benchmark]
+    public int One_guest_tried_on_every_host() => FitCheck.OnEveryHost(assessment, lab.Guests[0]).Count;
+
+    [Benchmark]
+    public int Runbook_from_nothing() => RunbookBuilder.Build(Lab.Empty("new"), lab).Open;
+
+    private static Lab Large()
+    {
+        var profiles = ProfileBook.All;
+        var hosts = Enumerable
+            .Range(0, Hosts)
+            .Select(n => new Host(
+                new HostId($"h{n}"),
+                $"h{n}",
+                "",
+                new Processor("x86_64", 1, 16, 32, true),
+                ByteSize.FromGiB(96),
+                [new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]), .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning))],
+                [new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")])],
+                2,
+                false
+            ));
+        var guests = Enumerable
+            .Range(0, Guests)
+            .Select(n => new Guest(
+                new GuestId($"g{n}"),
+                $"g{n}",
+                (GuestKind)(n % 3),
+                [new Want(profiles[n % profiles.Count].Id)],
+                SizeOverrides.None,
+                new Placement(new HostId($"h{n % Hosts}"), "clay", "clay"),
+                (Importance)(n % 3)
+            ));
+        return new Lab("large", LabSettings.Default, [.. hosts], [.. guests]);
+    }
+}

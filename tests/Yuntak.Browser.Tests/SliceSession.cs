@@ -1,0 +1,115 @@
+using System.Collections.ObjectModel;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+using OpenQA.Selenium.Support.UI;
+using Yuntak.Browser;
+
+namespace Yuntak.Browser.Tests;
+
+/// <summary>A person at the browser. Waits are for something to be seen, never for time to pass.</summary>
+internal sealed class SliceSession : IAsyncDisposable
+{
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
+    private readonly RunningSite site;
+    private readonly BrowserWindow browser;
+
+    private SliceSession(RunningSite site, BrowserWindow browser)
+    {
+        this.site = site;
+        this.browser = browser;
+    }
+
+    public WebDriver Driver => browser.Driver;
+
+    public static async Task<SliceSession> OpenAsync(bool demo, int width = 1280, bool dark = false)
+    {
+        var started = await RunningSite.StartAsync(demo);
+        return new SliceSession(started, new BrowserWindow(width, width < 500 ? 844 : 800, dark));
+    }
+
+    public void Go(string path) => Driver.Navigate().GoToUrl(site.Address + path);
+
+    public IWebElement Find(string selector) => Until(d => d.FindElements(By.CssSelector(selector)).FirstOrDefault(), $"nothing is {selector}");
+
+    public ReadOnlyCollection<IWebElement> All(string selector) => Driver.FindElements(By.CssSelector(selector));
+
+    public string Text(string selector) => Find(selector).GetAttribute("textContent") ?? "";
+
+    /// <summary>Waits until the text of something holds these words. Elements swapped meanwhile are looked up again.</summary>
+    public void Sees(string selector, string words) =>
+        Until(d => d.FindElements(By.CssSelector(selector)).Any(e => (e.GetAttribute("textContent") ?? "").Contains(words)) ? "seen" : null, $"{selector} does not say «{words}»");
+
+    public void Count(string selector, int count) => Until(d => d.FindElements(By.CssSelector(selector)).Count == count ? "right" : null, $"there are not {count} {selector}");
+
+    public void Click(string selector)
+    {
+        Until(
+            d =>
+            {
+                var element = d.FindElements(By.CssSelector(selector)).FirstOrDefault();
+                ((IJavaScriptExecutor)d).ExecuteScript("arguments[0]?.scrollIntoView({block: 'center'})", element);
+                element?.Click();
+                return element;
+            },
+            $"{selector} cannot be clicked"
+        );
+    }
+
+    public void Type(string selector, string text)
+    {
+        var field = Find(selector);
+        field.Clear();
+        field.SendKeys(text);
+    }
+
+    public void Keys(string keys) => new Actions(Driver).SendKeys(keys).Perform();
+
+    public void Chord(string held, string key) => new Actions(Driver).KeyDown(held).SendKeys(key).KeyUp(held).Perform();
+
+    /// <summary>Presses Tab until the focus is on what is wanted, as somebody without a mouse does.</summary>
+    public void TabTo(string selector)
+    {
+        for (var presses = 0; presses < 150; presses++)
+        {
+            Keys(OpenQA.Selenium.Keys.Tab);
+            if (Script<bool>($"return document.activeElement.matches({Quoted(selector)})"))
+            {
+                return;
+            }
+        }
+
+        throw new InvalidOperationException($"Tab never reaches {selector}");
+    }
+
+    /// <summary>Drags from the middle of one thing to the middle of another, in small moves.</summary>
+    public void Drag(string from, string to)
+    {
+        var start = Find(from);
+        Script<object?>("arguments[0].scrollIntoView({block: 'center'})", start);
+        var target = Find(to);
+        new Actions(Driver).MoveToElement(start).ClickAndHold().MoveByOffset(8, 8).MoveByOffset(12, 6).MoveToElement(target).MoveByOffset(2, 2).Perform();
+        Find(".ghost");
+        new Actions(Driver).Release().Perform();
+    }
+
+    public T Script<T>(string script, params object?[] args) => (T)Driver.ExecuteScript(script, args)!;
+
+    /// <summary>What the browser complained about: script errors, refused content, anything not found.</summary>
+    public IEnumerable<string> Complaints() => Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message);
+
+    public async ValueTask DisposeAsync()
+    {
+        browser.Dispose();
+        await site.DisposeAsync();
+    }
+
+    private T Until<T>(Func<IWebDriver, T?> look, string otherwise)
+        where T : class
+    {
+        var wait = new WebDriverWait(Driver, Patience) { Message = otherwise, PollingInterval = TimeSpan.FromMilliseconds(40) };
+        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException));
+        return wait.Until(look)!;
+    }
+
+    private static string Quoted(string text) => System.Text.Json.JsonSerializer.Serialize(text);
+}

@@ -1,0 +1,72 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Yuntak.Browser;
+
+/// <summary>Debian's headless Chromium with a fresh profile, told to reach for nothing by itself.</summary>
+public sealed class BrowserWindow : IDisposable
+{
+    private readonly string profile = Directory.CreateTempSubdirectory("yuntak-browser-").FullName;
+
+    /// <summary>Starts the browser.</summary>
+    /// <param name="width">Width of the page in pixels.</param>
+    /// <param name="height">Height of the page in pixels.</param>
+    /// <param name="dark">Whether the system asks for dark.</param>
+    public BrowserWindow(int width, int height, bool dark)
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--no-first-run",
+            "--hide-scrollbars",
+            "--force-device-scale-factor=1",
+            $"--user-data-dir={profile}"
+        );
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+        Resize(width, height);
+        Driver.ExecuteCdpCommand(
+            "Emulation.setEmulatedMedia",
+            new Dictionary<string, object?>
+            {
+                ["features"] = new object[]
+                {
+                    new Dictionary<string, object?> { ["name"] = "prefers-color-scheme", ["value"] = dark ? "dark" : "light" },
+                    new Dictionary<string, object?> { ["name"] = "prefers-reduced-motion", ["value"] = "reduce" },
+                },
+            }
+        );
+    }
+
+    public ChromeDriver Driver { get; }
+
+    /// <summary>Sets the size of the page itself, also below what a window can be.</summary>
+    public void Resize(int width, int height) =>
+        Driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
+
+    /// <summary>A picture of what is seen.</summary>
+    public void Picture(string file) => Driver.GetScreenshot().SaveAsFile(file);
+
+    public void Dispose()
+    {
+        Driver.Quit();
+        Driver.Dispose();
+        Directory.Delete(profile, recursive: true);
+    }
+}
