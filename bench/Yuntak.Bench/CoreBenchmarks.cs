@@ -55,7 +55,10 @@ public class CoreBenchmarks
                 "",
                 new Processor("x86_64", 1, 16, 32, true),
                 ByteSize.FromGiB(96),
-                [new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]), .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning))],
+                [
+                    new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
+                    .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning)),
+                ],
                 [new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")])],
                 2,
                 false

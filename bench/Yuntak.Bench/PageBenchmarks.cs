@@ -70,7 +70,8 @@ public partial class PageBenchmarks
         return await answer.Content.ReadAsStringAsync();
     }
 
-    private static string Field(string page, string name) => Fields().Matches(page).First(m => m.Groups["name"].Value == name).Groups["value"].Value;
+    private static string Field(string page, string name) =>
+        Fields().Matches(page).First(m => m.Groups["name"].Value == name).Groups["value"].Value;
 
     [GeneratedRegex("<input name=\"(?<name>[^\"]+)\" type=\"hidden\" value=\"(?<value>[^\"]*)\"", RegexOptions.ExplicitCapture)]
     private static partial Regex Fields();

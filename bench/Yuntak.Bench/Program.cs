@@ -7,7 +7,11 @@ using BenchmarkDotNet.Toolchains.InProcess.Emit;
 using Yuntak.Bench;
 
 // Measures in this process: the application under test runs in it too, and its pages are asked for over a real connection.
-var job = Job.ShortRun.WithToolchain(InProcessEmitToolchain.Instance).WithWarmupCount(3).WithIterationCount(6).WithIterationTime(Perfolizer.Horology.TimeInterval.FromMilliseconds(200));
+var job = Job
+    .ShortRun.WithToolchain(InProcessEmitToolchain.Instance)
+    .WithWarmupCount(3)
+    .WithIterationCount(6)
+    .WithIterationTime(Perfolizer.Horology.TimeInterval.FromMilliseconds(200));
 var config = ManualConfig.CreateEmpty().AddJob(job).AddLogger(NullLogger.Instance).AddColumnProvider(DefaultColumnProviders.Instance);
 Console.WriteLine("Measuring; this takes about two minutes …");
 var within = true;

@@ -12,16 +12,22 @@ internal static class Report
         var trivial = summary.Reports.Single(r => r.BenchmarkCase.Descriptor.Baseline).ResultStatistics!.Mean;
         var within = true;
         Console.WriteLine();
-        Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{"what",-46} {"mean",10} {"ratio",9}   limit"));
+        Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{"what", -46} {"mean", 10} {"ratio", 9}   limit"));
         foreach (var report in summary.Reports)
         {
             var method = report.BenchmarkCase.Descriptor.WorkloadMethod;
             var limit = ((LimitAttribute?)Attribute.GetCustomAttribute(method, typeof(LimitAttribute)))?.Milliseconds;
             var milliseconds = report.ResultStatistics!.Mean / 1e6;
-            var verdict = limit is null ? "" : milliseconds <= limit ? $"≤ {limit} ms, kept" : $"≤ {limit} ms, MISSED";
+            var verdict =
+                limit is null ? ""
+                : milliseconds <= limit ? $"≤ {limit} ms, kept"
+                : $"≤ {limit} ms, MISSED";
             within &= limit is null || milliseconds <= limit;
             Console.WriteLine(
-                string.Create(CultureInfo.InvariantCulture, $"{method.Name.Replace('_', ' '),-46} {milliseconds,7:0.000} ms {report.ResultStatistics.Mean / trivial,8:0.0}×   {verdict}")
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{method.Name.Replace('_', ' '), -46} {milliseconds, 7:0.000} ms {report.ResultStatistics.Mean / trivial, 8:0.0}×   {verdict}"
+                )
             );
         }
 

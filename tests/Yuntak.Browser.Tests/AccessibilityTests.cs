@@ -38,7 +38,9 @@ public class AccessibilityTests
                 "const done = arguments[0]; axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then(r => done(r.violations.map(v => v.id + ': ' + v.nodes.slice(0, 3).map(n => n.html.slice(0, 160) + ' ' + (n.any[0]?.message ?? '')).join(' | '))))"
             );
             found.AddRange(((IReadOnlyCollection<object>)answer!).Select(v => $"{path}: {v}"));
-            person.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue($"{path} sticks out sideways at {width}");
+            person
+                .Script<bool>("return document.documentElement.scrollWidth <= innerWidth")
+                .ShouldBeTrue($"{path} sticks out sideways at {width}");
         }
 
         found.ShouldBeEmpty();
@@ -56,6 +58,8 @@ public class AccessibilityTests
         const string Hidden = "return [...document.querySelectorAll('.step dl.values, .step p')].filter(e => !e.checkVisibility()).length";
         person.Script<long>(Hidden).ShouldBe(0);
         person.All(".topbar, .route, .side").ShouldAllBe(e => !e.Displayed);
-        person.Script<long>("return document.querySelectorAll('.step details:not([open])').length").ShouldBeGreaterThan(0, "or there is nothing to unfold");
+        person
+            .Script<long>("return document.querySelectorAll('.step details:not([open])').length")
+            .ShouldBeGreaterThan(0, "or there is nothing to unfold");
     }
 }

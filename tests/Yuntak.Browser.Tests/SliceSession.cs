@@ -29,7 +29,8 @@ internal sealed class SliceSession : IAsyncDisposable
 
     public void Go(string path) => Driver.Navigate().GoToUrl(site.Address + path);
 
-    public IWebElement Find(string selector) => Until(d => d.FindElements(By.CssSelector(selector)).FirstOrDefault(), $"nothing is {selector}");
+    public IWebElement Find(string selector) =>
+        Until(d => d.FindElements(By.CssSelector(selector)).FirstOrDefault(), $"nothing is {selector}");
 
     public ReadOnlyCollection<IWebElement> All(string selector) => Driver.FindElements(By.CssSelector(selector));
 
@@ -37,9 +38,13 @@ internal sealed class SliceSession : IAsyncDisposable
 
     /// <summary>Waits until the text of something holds these words. Elements swapped meanwhile are looked up again.</summary>
     public void Sees(string selector, string words) =>
-        Until(d => d.FindElements(By.CssSelector(selector)).Any(e => (e.GetAttribute("textContent") ?? "").Contains(words)) ? "seen" : null, $"{selector} does not say «{words}»");
+        Until(
+            d => d.FindElements(By.CssSelector(selector)).Any(e => (e.GetAttribute("textContent") ?? "").Contains(words)) ? "seen" : null,
+            $"{selector} does not say «{words}»"
+        );
 
-    public void Count(string selector, int count) => Until(d => d.FindElements(By.CssSelector(selector)).Count == count ? "right" : null, $"there are not {count} {selector}");
+    public void Count(string selector, int count) =>
+        Until(d => d.FindElements(By.CssSelector(selector)).Count == count ? "right" : null, $"there are not {count} {selector}");
 
     public void Click(string selector)
     {
@@ -87,7 +92,14 @@ internal sealed class SliceSession : IAsyncDisposable
         var start = Find(from);
         Script<object?>("arguments[0].scrollIntoView({block: 'center'})", start);
         var target = Find(to);
-        new Actions(Driver).MoveToElement(start).ClickAndHold().MoveByOffset(8, 8).MoveByOffset(12, 6).MoveToElement(target).MoveByOffset(2, 2).Perform();
+        new Actions(Driver)
+            .MoveToElement(start)
+            .ClickAndHold()
+            .MoveByOffset(8, 8)
+            .MoveByOffset(12, 6)
+            .MoveToElement(target)
+            .MoveByOffset(2, 2)
+            .Perform();
         Find(".ghost");
         new Actions(Driver).Release().Perform();
     }
@@ -95,7 +107,8 @@ internal sealed class SliceSession : IAsyncDisposable
     public T Script<T>(string script, params object?[] args) => (T)Driver.ExecuteScript(script, args)!;
 
     /// <summary>What the browser complained about: script errors, refused content, anything not found.</summary>
-    public IEnumerable<string> Complaints() => Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message);
+    public IEnumerable<string> Complaints() =>
+        Driver.Manage().Logs.GetLog(LogType.Browser).Where(l => l.Level >= LogLevel.Warning).Select(l => l.Message);
 
     public async ValueTask DisposeAsync()
     {
@@ -107,7 +120,11 @@ internal sealed class SliceSession : IAsyncDisposable
         where T : class
     {
         var wait = new WebDriverWait(Driver, Patience) { Message = otherwise, PollingInterval = TimeSpan.FromMilliseconds(40) };
-        wait.IgnoreExceptionTypes(typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException), typeof(ElementNotInteractableException));
+        wait.IgnoreExceptionTypes(
+            typeof(StaleElementReferenceException),
+            typeof(ElementClickInterceptedException),
+            typeof(ElementNotInteractableException)
+        );
         return wait.Until(look)!;
     }
 

@@ -10,7 +10,14 @@ public class SliceTests
         + "\nMemTotal: 16384000 kB\n"
         + """{"blockdevices":[{"name":"sda","type":"disk","size":240057409536,"rota":false,"mountpoints":["/"]},{"name":"nvme0n1","type":"disk","size":1000204886016,"rota":false,"tran":"nvme","mountpoints":[null]}]}""";
 
-    public static TheoryData<int, bool> Looks() => new() { { 1280, false }, { 1280, true }, { 390, false }, { 390, true } };
+    public static TheoryData<int, bool> Looks() =>
+        new()
+        {
+            { 1280, false },
+            { 1280, true },
+            { 390, false },
+            { 390, true },
+        };
 
     [Theory]
     [MemberData(nameof(Looks))]
@@ -27,7 +34,14 @@ public class SliceTests
         person.Click("#accept");
         person.Sees("#status .said", "host brick added");
 
-        foreach (var (profile, name, kind) in new[] { ("automation-hub", "lights", "Machine"), ("media-library", "films", "SystemContainer"), ("file-cloud", "papers", "AppStack") })
+        foreach (
+            var (profile, name, kind) in new[]
+            {
+                ("automation-hub", "lights", "Machine"),
+                ("media-library", "films", "SystemContainer"),
+                ("file-cloud", "papers", "AppStack"),
+            }
+        )
         {
             person.Click("[data-station=Wants]");
             person.Click("#ask");
@@ -39,7 +53,12 @@ public class SliceTests
             }
 
             person.Click($"input[name=kind][value={kind}]");
-            person.Sees("tr.chosen", kind == "Machine" ? "machine" : kind == "AppStack" ? "app stack" : "system container");
+            person.Sees(
+                "tr.chosen",
+                kind == "Machine" ? "machine"
+                    : kind == "AppStack" ? "app stack"
+                    : "system container"
+            );
             person.Click("#save");
             person.Sees("#status .said", $"{name} asked for");
         }
@@ -211,7 +230,9 @@ public class SliceTests
         foreach (var path in AccessibilityTests.Pages)
         {
             person.Go(path);
-            var asked = person.Script<IReadOnlyCollection<object>>("return performance.getEntriesByType('resource').map(e => new URL(e.name).origin)");
+            var asked = person.Script<IReadOnlyCollection<object>>(
+                "return performance.getEntriesByType('resource').map(e => new URL(e.name).origin)"
+            );
             asked.Cast<string>().Distinct().ShouldBe([new Uri(person.Driver.Url).GetLeftPart(UriPartial.Authority)]);
         }
 

@@ -23,7 +23,8 @@ public sealed class RunningSite : IAsyncDisposable
     {
         var data = Directory.CreateTempSubdirectory("yuntak-site-");
         string[] where = ["--urls", "http://127.0.0.1:0", "--data", Path.Combine(data.FullName, "data")];
-        var started = YuntakApp.Build(demo ? [.. where, "--demo"] : where) ?? throw new InvalidOperationException("The application did not start.");
+        var started =
+            YuntakApp.Build(demo ? [.. where, "--demo"] : where) ?? throw new InvalidOperationException("The application did not start.");
         await started.StartAsync();
         return new RunningSite(data, started);
     }

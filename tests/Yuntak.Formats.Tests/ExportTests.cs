@@ -33,7 +33,9 @@ public class ExportTests
     }
 
     [Fact]
-    [Reference("Compose specification, build it from rules: services, image, restart, deploy.resources.limits, volumes (long form), ports (long form)")]
+    [Reference(
+        "Compose specification, build it from rules: services, image, restart, deploy.resources.limits, volumes (long form), ports (long form)"
+    )]
     public void A_Compose_file_says_what_was_planned()
     {
         var guest = Small.Guest("press book", "file-cloud", GuestKind.AppStack) with
@@ -55,10 +57,17 @@ public class ExportTests
     }
 
     [Fact]
-    [Reference("Compose specification, interpolation: ${NAME:?message} stops with the message when the variable is not set, $$ is a dollar sign")]
+    [Reference(
+        "Compose specification, interpolation: ${NAME:?message} stops with the message when the variable is not set, $$ is a dollar sign"
+    )]
     public void An_image_nobody_named_stops_the_start_and_a_dollar_sign_stays_one()
     {
-        var text = ComposeFile.Of(Small.Guest("owl watch", "camera-recorder", GuestKind.AppStack) with { Folders = [new FolderMount("/srv/$HOME", "/data")] });
+        var text = ComposeFile.Of(
+            Small.Guest("owl watch", "camera-recorder", GuestKind.AppStack) with
+            {
+                Folders = [new FolderMount("/srv/$HOME", "/data")],
+            }
+        );
         text.ShouldContain("${OWL_WATCH_IMAGE:?");
         text.ShouldContain("/srv/$$HOME");
     }
@@ -66,14 +75,19 @@ public class ExportTests
     [Fact]
     public void Only_app_stacks_go_into_a_Compose_file_and_each_once()
     {
-        var text = ComposeFile.Of("lab", [Small.Guest("a b", kind: GuestKind.AppStack), Small.Guest("a-b", kind: GuestKind.AppStack), Small.Guest("machine")]);
+        var text = ComposeFile.Of(
+            "lab",
+            [Small.Guest("a b", kind: GuestKind.AppStack), Small.Guest("a-b", kind: GuestKind.AppStack), Small.Guest("machine")]
+        );
         ((JsonObject)JsonNode.Parse(Json(text))!["services"]!).Select(s => s.Key).ShouldBe(["a-b", "a-b-2"]);
     }
 
     [Fact]
     public void Names_are_asked_over_both_protocols()
     {
-        var ports = JsonNode.Parse(Json(ComposeFile.Of(Small.Guest("names", "name-server", GuestKind.AppStack))))!["services"]!["names"]!["ports"]!.AsArray();
+        var ports = JsonNode.Parse(Json(ComposeFile.Of(Small.Guest("names", "name-server", GuestKind.AppStack))))!["services"]!["names"]![
+            "ports"
+        ]!.AsArray();
         ports.Select(p => $"{p!["target"]}/{p["protocol"]}").ShouldBe(["53/tcp", "53/udp"]);
     }
 
@@ -99,7 +113,9 @@ public class ExportTests
     [Fact]
     public void Names_cannot_break_out_of_the_Markdown()
     {
-        var draft = Small.Lab(Small.Host("h") with { Name = "<img src=x>" }).WithGuestOn(Small.Guest("a") with { Name = "**[x](y)** `z`" }, "img-src-x");
+        var draft = Small
+            .Lab(Small.Host("h") with { Name = "<img src=x>" })
+            .WithGuestOn(Small.Guest("a") with { Name = "**[x](y)** `z`" }, "img-src-x");
         var text = RunbookMarkdown.Of(RunbookBuilder.Build(Lab.Empty("new"), draft));
         text.ShouldContain(@"\<img src=x\>");
         text.ShouldContain(@"\*\*\[x\](y)\*\* \`z\`");
@@ -108,5 +124,10 @@ public class ExportTests
 
     /// <summary>Reads the YAML with the library's own reader and gives it back as JSON, so that the file is judged as others read it.</summary>
     private static string Json(string yaml) =>
-        new SerializerBuilder().JsonCompatible().Build().Serialize(new DeserializerBuilder().WithAttemptingUnquotedStringTypeDeserialization().Build().Deserialize(new StringReader(yaml))!);
+        new SerializerBuilder()
+            .JsonCompatible()
+            .Build()
+            .Serialize(
+                new DeserializerBuilder().WithAttemptingUnquotedStringTypeDeserialization().Build().Deserialize(new StringReader(yaml))!
+            );
 }

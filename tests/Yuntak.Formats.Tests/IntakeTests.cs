@@ -14,7 +14,9 @@ public class IntakeTests
     [Fact]
     public void This_machines_own_outputs_are_read_in_one_text()
     {
-        var reading = IntakeReader.Read(Sample("lscpu-this-machine.json") + Sample("meminfo-this-machine.txt") + Sample("lsblk-this-machine.json"));
+        var reading = IntakeReader.Read(
+            Sample("lscpu-this-machine.json") + Sample("meminfo-this-machine.txt") + Sample("lsblk-this-machine.json")
+        );
 
         reading.Processor!.Architecture.ShouldBe("x86_64");
         (reading.Processor.Sockets, reading.Processor.Cores, reading.Processor.Threads).ShouldBe((1, 2, 2));
@@ -32,7 +34,14 @@ public class IntakeTests
     [InlineData("lscpu-two-sorts-of-cores.json", "aarch64", 1, 6, 6, null)]
     [InlineData("lscpu-this-machine.json", "x86_64", 1, 2, 2, false)]
     [InlineData("lscpu-plain.txt", "x86_64", 1, 2, 2, false)]
-    public void Processors_are_read_from_flat_nested_and_plain_rows(string sample, string architecture, int sockets, int cores, int threads, bool? virtualisation)
+    public void Processors_are_read_from_flat_nested_and_plain_rows(
+        string sample,
+        string architecture,
+        int sockets,
+        int cores,
+        int threads,
+        bool? virtualisation
+    )
     {
         var processor = IntakeReader.Read(Sample(sample)).Processor!;
 
@@ -43,20 +52,24 @@ public class IntakeTests
     [Fact]
     [FromMemory]
     public void Effective_cores_follow_from_what_was_read() =>
-        ProcessorBudget.EffectiveCores(IntakeReader.Read(Sample("lscpu-nested.json")).Processor!, LabSettings.Default).Value.Value.ShouldBe(10.0, 1e-9);
+        ProcessorBudget
+            .EffectiveCores(IntakeReader.Read(Sample("lscpu-nested.json")).Processor!, LabSettings.Default)
+            .Value.Value.ShouldBe(10.0, 1e-9);
 
     [Fact]
     public void Disks_are_told_apart_by_what_they_are()
     {
         var disks = IntakeReader.Read(Sample("lsblk-nested.json")).Disks;
 
-        disks.Select(d => (d.Name, d.Kind)).ShouldBe([
-            ("sda", DiskKind.SataFlash),
-            ("sdb", DiskKind.Spinning),
-            ("sdc", DiskKind.Usb),
-            ("nvme0n1", DiskKind.NvmeFlash),
-            ("mmcblk0", DiskKind.Card),
-        ]);
+        disks
+            .Select(d => (d.Name, d.Kind))
+            .ShouldBe([
+                ("sda", DiskKind.SataFlash),
+                ("sdb", DiskKind.Spinning),
+                ("sdc", DiskKind.Usb),
+                ("nvme0n1", DiskKind.NvmeFlash),
+                ("mmcblk0", DiskKind.Card),
+            ]);
     }
 
     [Fact]
@@ -71,7 +84,9 @@ public class IntakeTests
     public void A_disk_is_known_by_its_stablest_id()
     {
         var disks = IntakeReader.Read(Sample("lsblk-nested.json")).Disks;
-        disks.Select(d => d.Id).ShouldBe(["wwn-0x0000000000010001", "Saltpan_P8_TEST0002", "Tidepool_Stick_TEST0003", "eui.0000000000020001", "0x00000001"]);
+        disks
+            .Select(d => d.Id)
+            .ShouldBe(["wwn-0x0000000000010001", "Saltpan_P8_TEST0002", "Tidepool_Stick_TEST0003", "eui.0000000000020001", "0x00000001"]);
     }
 
     [Fact]
@@ -79,9 +94,17 @@ public class IntakeTests
     {
         var disks = IntakeReader.Read(Sample("lsblk-old-strings.json")).Disks;
 
-        disks[0].ShouldBe(
-            new Disk("wwn-0x0000000000010001", "sda", new ByteSize(240_057_409_536), DiskKind.SataFlash, ["/boot/efi", "/"], "Tidepool S240")
-        );
+        disks[0]
+            .ShouldBe(
+                new Disk(
+                    "wwn-0x0000000000010001",
+                    "sda",
+                    new ByteSize(240_057_409_536),
+                    DiskKind.SataFlash,
+                    ["/boot/efi", "/"],
+                    "Tidepool S240"
+                )
+            );
         disks[1].Kind.ShouldBe(DiskKind.Spinning);
         disks[1].MountedAt.ShouldBe(["/srv"]);
     }
@@ -106,11 +129,14 @@ public class IntakeTests
     public void Ranges_of_memory_add_up_when_there_is_nothing_better()
     {
         IntakeReader.Read(Sample("lsmem-this-machine.json")).Memory.ShouldBe(new ByteSize(3_221_225_472 + 22_548_578_304));
-        IntakeReader.Read(Sample("lsmem-this-machine.json") + Sample("meminfo-this-machine.txt")).Memory.ShouldBe(new ByteSize(24_684_096L * 1024));
+        IntakeReader
+            .Read(Sample("lsmem-this-machine.json") + Sample("meminfo-this-machine.txt"))
+            .Memory.ShouldBe(new ByteSize(24_684_096L * 1024));
     }
 
     [Fact]
-    public void The_kernels_kB_are_KiB() => IntakeReader.Read("MemTotal:       16384000 kB\n").Memory.ShouldBe(new ByteSize(16_384_000L * 1024));
+    public void The_kernels_kB_are_KiB() =>
+        IntakeReader.Read("MemTotal:       16384000 kB\n").Memory.ShouldBe(new ByteSize(16_384_000L * 1024));
 
     [Theory]
     [InlineData("lscpu-nested.json")]
@@ -143,9 +169,13 @@ public class IntakeTests
     public void Line_ends_colours_prompts_and_other_lines_do_no_harm()
     {
         var text =
-            "\u001b[32mpotter@kiln\u001b[0m:~$ lscpu -J\r\n" + Sample("lscpu-nested.json").Replace("\n", "\r\n")
-            + "potter@kiln:~$ cat /proc/meminfo\r\n" + Sample("meminfo-this-machine.txt").Replace("\n", "\r\n")
-            + "potter@kiln:~$ lsblk -J -b\r\n" + Sample("lsblk-nested.json").Replace("\n", "\r\n") + "potter@kiln:~$ exit\r\n";
+            "\u001b[32mpotter@kiln\u001b[0m:~$ lscpu -J\r\n"
+            + Sample("lscpu-nested.json").Replace("\n", "\r\n")
+            + "potter@kiln:~$ cat /proc/meminfo\r\n"
+            + Sample("meminfo-this-machine.txt").Replace("\n", "\r\n")
+            + "potter@kiln:~$ lsblk -J -b\r\n"
+            + Sample("lsblk-nested.json").Replace("\n", "\r\n")
+            + "potter@kiln:~$ exit\r\n";
 
         var reading = IntakeReader.Read(text);
 
@@ -172,7 +202,9 @@ public class IntakeTests
     public void A_part_cut_off_in_the_middle_does_not_swallow_the_next()
     {
         var text = Sample("lsblk-nested.json");
-        var reading = IntakeReader.Read(text[..(text.Length / 2)] + "\n" + Sample("meminfo-this-machine.txt") + Sample("lscpu-nested.json"));
+        var reading = IntakeReader.Read(
+            text[..(text.Length / 2)] + "\n" + Sample("meminfo-this-machine.txt") + Sample("lscpu-nested.json")
+        );
 
         reading.Memory.ShouldNotBeNull();
         reading.Processor!.Cores.ShouldBe(8);
@@ -229,7 +261,9 @@ public class IntakeTests
     [Fact]
     public void Hostile_names_are_kept_as_names_on_one_line()
     {
-        var reading = IntakeReader.Read("{\"blockdevices\":[{\"name\":\"<script>\\u0000\\n\\u202e\",\"type\":\"disk\",\"size\":1000,\"model\":\"a\\nb\"}]}");
+        var reading = IntakeReader.Read(
+            "{\"blockdevices\":[{\"name\":\"<script>\\u0000\\n\\u202e\",\"type\":\"disk\",\"size\":1000,\"model\":\"a\\nb\"}]}"
+        );
         reading.Disks.Single().Name.ShouldBe("<script>");
         reading.Disks.Single().Model.ShouldBe("ab");
     }
@@ -237,7 +271,9 @@ public class IntakeTests
     [Fact]
     public void Two_disks_with_one_id_are_kept_apart()
     {
-        var reading = IntakeReader.Read("{\"blockdevices\":[{\"name\":\"sda\",\"type\":\"disk\",\"size\":1000,\"serial\":\"1\"},{\"name\":\"sdb\",\"type\":\"disk\",\"size\":1000,\"serial\":\"1\"}]}");
+        var reading = IntakeReader.Read(
+            "{\"blockdevices\":[{\"name\":\"sda\",\"type\":\"disk\",\"size\":1000,\"serial\":\"1\"},{\"name\":\"sdb\",\"type\":\"disk\",\"size\":1000,\"serial\":\"1\"}]}"
+        );
         reading.Disks.Select(d => d.Id).ShouldBe(["1", "1-sdb"]);
     }
 
@@ -250,7 +286,10 @@ public class IntakeTests
             var mutation =
                 from at in Gen.Int[0, text.Length - 1]
                 from length in Gen.Int[0, 80]
-                from insert in Gen.OneOf(Gen.String[0, 12], Pick.From("{", "}", "[", "]", "\"", "\\", ":", ",", "\n", "null", "-1", "1e999", "\u001b[", "MemTotal:"))
+                from insert in Gen.OneOf(
+                    Gen.String[0, 12],
+                    Pick.From("{", "}", "[", "]", "\"", "\\", ":", ",", "\n", "null", "-1", "1e999", "\u001b[", "MemTotal:")
+                )
                 select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
             mutation.Sample(t => Sensible(IntakeReader.Read(t)), iter: 1000);
         }

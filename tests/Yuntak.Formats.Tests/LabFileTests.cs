@@ -29,10 +29,12 @@ public class LabFileTests
         """;
 
     [Fact]
-    public void Any_lab_is_written_as_YAML_and_read_back_the_same() => Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
+    public void Any_lab_is_written_as_YAML_and_read_back_the_same() =>
+        Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
 
     [Fact]
-    public void Any_lab_is_written_as_JSON_and_read_back_the_same() => Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
+    public void Any_lab_is_written_as_JSON_and_read_back_the_same() =>
+        Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
 
     [Theory]
     [InlineData("saltmarsh-draft.yaml")]
@@ -65,7 +67,13 @@ public class LabFileTests
     [InlineData("disks: [a]", "disks: [b]", 10, "hosts[0].pools[0].disks", "no disk «b»")]
     [InlineData("disks: [a]", "disks: a", 10, "hosts[0].pools[0].disks", "a list belongs here")]
     [InlineData("profile: wiki", "profile: weather", 14, "guests[0].wants[0].profile", "one of automation-hub")]
-    [InlineData("{ profile: wiki }", "{ profile: router, load: { line-rate: 900 } }", 14, "guests[0].wants[0].load.line-rate", "0.01 to 25 Gbit/s")]
+    [InlineData(
+        "{ profile: wiki }",
+        "{ profile: router, load: { line-rate: 900 } }",
+        14,
+        "guests[0].wants[0].load.line-rate",
+        "0.01 to 25 Gbit/s"
+    )]
     [InlineData("kind: machine", "kind: cloud", 13, "guests[0].kind", "one of machine, system-container, app-stack")]
     [InlineData("host: kiln, ", "host: oven, ", 15, "guests[0].on.host", "no host called «oven»; there are kiln")]
     [InlineData("system-pool: ember", "system-pool: clay", 15, "guests[0].on.system-pool", "no pool called «clay»")]
@@ -85,7 +93,8 @@ public class LabFileTests
     [InlineData("just words", "a list of names and values belongs here")]
     [InlineData("a: [1, 2", "neither YAML nor JSON")]
     [InlineData("a: &x 1\nb: *x", "references (*name) are not used")]
-    public void What_is_no_lab_file_is_refused_in_one_line(string text, string says) => LabFile.Read(text).Problems.ShouldContain(p => p.ToString().Contains(says));
+    public void What_is_no_lab_file_is_refused_in_one_line(string text, string says) =>
+        LabFile.Read(text).Problems.ShouldContain(p => p.ToString().Contains(says));
 
     [Fact]
     public void A_file_that_would_unfold_without_end_is_refused()
@@ -117,7 +126,10 @@ public class LabFileTests
         var mutation =
             from at in Gen.Int[0, text.Length - 1]
             from length in Gen.Int[0, 60]
-            from insert in Gen.OneOf(Gen.String[0, 8], Pick.From("{", "}", "[", "]", ":", "- ", "\n", "\"", "'", "#", "&a", "*a", "!!x", "null", "\t"))
+            from insert in Gen.OneOf(
+                Gen.String[0, 8],
+                Pick.From("{", "}", "[", "]", ":", "- ", "\n", "\"", "'", "#", "&a", "*a", "!!x", "null", "\t")
+            )
             select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
         mutation.Sample(
             t =>
@@ -152,7 +164,8 @@ public class LabFileTests
         LabFile.Read(broken).Lab.ShouldBeNull();
     }
 
-    private static Task<JsonSchema> SchemaAsync() => JsonSchema.FromFileAsync(Path.Combine(AppContext.BaseDirectory, "docs", "lab-file.schema.json"));
+    private static Task<JsonSchema> SchemaAsync() =>
+        JsonSchema.FromFileAsync(Path.Combine(AppContext.BaseDirectory, "docs", "lab-file.schema.json"));
 
     private static bool RoundTrip(Lab lab, string text)
     {

@@ -38,7 +38,11 @@ public class ArchitectureTests
         string[] outside = ["System.IO.FileSystem", "System.Net.", "System.Diagnostics.Process", "Microsoft."];
         var known = Assembly.Load("Yuntak.Core").GetReferencedAssemblies().Select(a => a.Name!).ToList();
         known.ShouldNotContain(n => outside.Any(n.StartsWith));
-        foreach (var file in Directory.EnumerateFiles(Path.Combine(Repository.Root, "src", "Yuntak.Core"), "*.cs", SearchOption.AllDirectories).Where(f => !f.Contains("/obj/")))
+        foreach (
+            var file in Directory
+                .EnumerateFiles(Path.Combine(Repository.Root, "src", "Yuntak.Core"), "*.cs", SearchOption.AllDirectories)
+                .Where(f => !f.Contains("/obj/"))
+        )
         {
             var code = File.ReadAllText(file);
             foreach (var word in new[] { "DateTime.", "DateTimeOffset.", "Stopwatch", "File.", "Directory.", "Environment." })
@@ -56,7 +60,10 @@ public class ArchitectureTests
             XDocument.Load(project).Descendants("PackageReference").Attributes("Version").ShouldBeEmpty(project);
         }
 
-        var versions = XDocument.Load(Path.Combine(Repository.Root, "Directory.Packages.props")).Descendants("PackageVersion").Select(p => p.Attribute("Version")!.Value);
+        var versions = XDocument
+            .Load(Path.Combine(Repository.Root, "Directory.Packages.props"))
+            .Descendants("PackageVersion")
+            .Select(p => p.Attribute("Version")!.Value);
         versions.ShouldAllBe(v => !v.Contains('*') && !v.Contains('['));
     }
 
@@ -75,9 +82,16 @@ public class ArchitectureTests
     [Fact]
     public void Nothing_on_a_page_comes_from_elsewhere()
     {
-        foreach (var file in Directory.EnumerateFiles(Path.Combine(Repository.Root, "src", "Yuntak.Web"), "*.*", SearchOption.AllDirectories))
+        foreach (
+            var file in Directory.EnumerateFiles(Path.Combine(Repository.Root, "src", "Yuntak.Web"), "*.*", SearchOption.AllDirectories)
+        )
         {
-            if (file.Contains("/wwwroot/lib/") || file.Contains("/bin/") || file.Contains("/obj/") || Path.GetExtension(file) is not (".cshtml" or ".css" or ".js"))
+            if (
+                file.Contains("/wwwroot/lib/")
+                || file.Contains("/bin/")
+                || file.Contains("/obj/")
+                || Path.GetExtension(file) is not (".cshtml" or ".css" or ".js")
+            )
             {
                 continue;
             }

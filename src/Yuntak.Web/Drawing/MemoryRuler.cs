@@ -104,7 +104,10 @@ internal static class MemoryRuler
             new XAttribute("data-guest", guest.Id.Value),
             new XAttribute("data-name", guest.Name),
             new XAttribute("data-host", host.Host.Id.Value),
-            new XAttribute("aria-label", $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}"),
+            new XAttribute(
+                "aria-label",
+                $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}"
+            ),
             block
         );
     }

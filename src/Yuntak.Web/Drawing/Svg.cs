@@ -62,10 +62,12 @@ internal sealed class Svg : IHtmlContent
         new("text", A("x", x), A("y", y), new XAttribute("class", css), text);
 
     /// <summary>A text of several parts, each with a place of its own, with a blank between them for those who hear it.</summary>
-    public static XElement Words(params XElement?[] parts) => new("text", parts.Where(p => p is not null).SelectMany((p, n) => n == 0 ? [p!] : new object[] { " ", p! }));
+    public static XElement Words(params XElement?[] parts) =>
+        new("text", parts.Where(p => p is not null).SelectMany((p, n) => n == 0 ? [p!] : new object[] { " ", p! }));
 
     /// <summary>One part of a text.</summary>
-    public static XElement Part(double x, double y, string css, string text) => new("tspan", A("x", x), A("y", y), new XAttribute("class", css), text);
+    public static XElement Part(double x, double y, string css, string text) =>
+        new("tspan", A("x", x), A("y", y), new XAttribute("class", css), text);
 
     public static XElement Path(string d, string css) => new("path", new XAttribute("d", d), new XAttribute("class", css));
 

@@ -14,7 +14,9 @@ public class BudgetTests
     [InlineData(4, 4, 4.0)]
     [InlineData(4, 8, 5.0)]
     public void A_second_thread_adds_a_quarter_of_a_core(int cores, int threads, double effective) =>
-        ProcessorBudget.EffectiveCores(new Processor("x86_64", 1, cores, threads), LabSettings.Default).Value.Value.ShouldBe(effective, 1e-9);
+        ProcessorBudget
+            .EffectiveCores(new Processor("x86_64", 1, cores, threads), LabSettings.Default)
+            .Value.Value.ShouldBe(effective, 1e-9);
 
     [Fact]
     public void Unequal_cores_count_each_thread_once() =>
@@ -29,7 +31,8 @@ public class BudgetTests
 
         var memory = Assessment.Of(lab).Hosts[0].Memory;
 
-        var expected = ByteSize.FromGiB(1.5) // host base; no copy-on-write pool, so no cache
+        var expected =
+            ByteSize.FromGiB(1.5) // host base; no copy-on-write pool, so no cache
             + ByteSize.FromGiB(2)
             + ByteSize.FromMiB(150)
             + ByteSize.FromMiB(8) // 2 GiB / 256
@@ -42,7 +45,11 @@ public class BudgetTests
     [Fact]
     public void What_a_machine_may_shrink_to_is_committed_and_its_ceiling_promised()
     {
-        var guest = Small.Guest("a", "router") with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)), MayShrinkTo = ByteSize.FromGiB(2) };
+        var guest = Small.Guest("a", "router") with
+        {
+            Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)),
+            MayShrinkTo = ByteSize.FromGiB(2),
+        };
         var memory = Assessment.Of(Small.Lab(Small.Host("kiln")).WithGuestOn(guest, "kiln")).Hosts[0].Memory;
 
         (memory.Promised - memory.Committed.Value).ShouldBe(ByteSize.FromGiB(6));
@@ -52,7 +59,10 @@ public class BudgetTests
     [Trade]
     public void A_copy_on_write_pool_takes_a_read_cache_after_either_school()
     {
-        var host = Small.Host("kiln", poolTB: 20) with { Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])] };
+        var host = Small.Host("kiln", poolTB: 20) with
+        {
+            Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])],
+        };
         var perTebibyte = LabSettings.Default with { ReadCacheRule = ReadCacheRule.PerTebibyte };
 
         ReadCache.Of(host, LabSettings.Default).ShouldBe(ByteSize.FromGiB(4));
@@ -63,7 +73,10 @@ public class BudgetTests
     [Fact]
     public void The_small_school_of_caches_never_goes_below_2_GiB()
     {
-        var host = Small.Host("kiln", poolTB: 0.5) with { Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])] };
+        var host = Small.Host("kiln", poolTB: 0.5) with
+        {
+            Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])],
+        };
         ReadCache.Of(host, LabSettings.Default with { ReadCacheRule = ReadCacheRule.PerTebibyte }).ShouldBe(ByteSize.FromGiB(2));
     }
 
@@ -88,8 +101,13 @@ public class BudgetTests
     [Fact]
     public void A_pool_counts_what_lies_in_it_and_every_volume_once()
     {
-        var host = Small.Host("kiln") with { Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-data"], ByteSize.FromGB(100))] };
-        var lab = Small.Lab(host).WithGuestOn(Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", 1)), "kiln");
+        var host = Small.Host("kiln") with
+        {
+            Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-data"], ByteSize.FromGB(100))],
+        };
+        var lab = Small
+            .Lab(host)
+            .WithGuestOn(Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", 1)), "kiln");
         var pool = Assessment.Of(lab).Hosts[0].Pools[0];
 
         pool.Claimed.Value.ShouldBe(ByteSize.FromGB(100) + ByteSize.FromGiB(20) + ByteSize.FromTB(1));
@@ -134,10 +152,21 @@ public class BudgetTests
     {
         var cellar = Small.Host("cellar") with
         {
-            Disks = [new Disk("a", "sda", ByteSize.FromTB(4), DiskKind.NvmeFlash), new Disk("b", "sdb", ByteSize.FromTB(2), DiskKind.NvmeFlash)],
-            Pools = [new Pool("vault", PoolLayout.Single, PoolFamily.BlockArray, ["a"]), new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, ["b"])],
+            Disks =
+            [
+                new Disk("a", "sda", ByteSize.FromTB(4), DiskKind.NvmeFlash),
+                new Disk("b", "sdb", ByteSize.FromTB(2), DiskKind.NvmeFlash),
+            ],
+            Pools =
+            [
+                new Pool("vault", PoolLayout.Single, PoolFamily.BlockArray, ["a"]),
+                new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, ["b"]),
+            ],
         };
-        var lab = Small.Lab(Small.Host("kiln"), cellar).WithGuestOn(Small.Guest("notes"), "kiln").With(GuestEdits.Place(new GuestId("notes"), new HostId("cellar")));
+        var lab = Small
+            .Lab(Small.Host("kiln"), cellar)
+            .WithGuestOn(Small.Guest("notes"), "kiln")
+            .With(GuestEdits.Place(new GuestId("notes"), new HostId("cellar")));
 
         lab.Guests[0].Placement!.SystemPool.ShouldBe("ember");
     }

@@ -32,7 +32,8 @@ public class PoolRoomTests
 
     [Fact]
     [Reference("sector arithmetic, as above")]
-    public void Five_disks_of_2_TB_with_double_parity_leave_5_926_TB() => Room(PoolLayout.Parity2, PoolFamily.CopyOnWrite, 5, 2).AfterPadding.TB.ShouldBe(5.926, 0.001);
+    public void Five_disks_of_2_TB_with_double_parity_leave_5_926_TB() =>
+        Room(PoolLayout.Parity2, PoolFamily.CopyOnWrite, 5, 2).AfterPadding.TB.ShouldBe(5.926, 0.001);
 
     [Fact]
     [FromMemory]
@@ -72,7 +73,10 @@ public class PoolRoomTests
             (layout, family, disks) =>
             {
                 var room = PoolRoom.Of(layout, family, disks);
-                return room.Raw >= room.AfterParity && room.AfterParity >= room.AfterPadding && room.AfterPadding >= room.Usable && room.Usable >= room.Comfort;
+                return room.Raw >= room.AfterParity
+                    && room.AfterParity >= room.AfterPadding
+                    && room.AfterPadding >= room.Usable
+                    && room.Usable >= room.Comfort;
             }
         );
     }

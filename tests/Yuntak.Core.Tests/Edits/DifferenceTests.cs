@@ -8,7 +8,10 @@ namespace Yuntak.Core.Tests.Edits;
 
 public class DifferenceTests
 {
-    private static readonly Lab Both = Small.Lab(Small.Host("kiln"), Small.Host("wren")).WithGuestOn(Small.Guest("notes"), "kiln").WithGuestOn(Small.Guest("films", "media-library"), "wren");
+    private static readonly Lab Both = Small
+        .Lab(Small.Host("kiln"), Small.Host("wren"))
+        .WithGuestOn(Small.Guest("notes"), "kiln")
+        .WithGuestOn(Small.Guest("films", "media-library"), "wren");
 
     [Fact]
     public void A_lab_does_not_differ_from_itself() => Gens.AnyLab.Sample(lab => LabDifference.Between(lab, lab).Count == 0);
@@ -22,7 +25,8 @@ public class DifferenceTests
         Kinds(Both.With(GuestEdits.TakeOff(new GuestId("notes")))).ShouldBe([ChangeKind.GuestRetired]);
         Kinds(Both.With(GuestEdits.Remove(new GuestId("notes")))).ShouldBe([ChangeKind.GuestRetired]);
         Kinds(Both.WithGuestOn(Small.Guest("new"), "kiln")).ShouldBe([ChangeKind.GuestBuilt]);
-        Kinds(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) }))).ShouldBe([ChangeKind.HostChanged]);
+        Kinds(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) })))
+            .ShouldBe([ChangeKind.HostChanged]);
         Kinds(Both with { Name = "other" }).ShouldBe([ChangeKind.LabChanged]);
     }
 
@@ -32,7 +36,8 @@ public class DifferenceTests
         Change(Both.With(GuestEdits.Add(Small.Guest("wish")))).NeedsWork.ShouldBeFalse();
         Change(Both.With(GuestEdits.Change(new GuestId("notes"), g => g with { Importance = Importance.Must }))).NeedsWork.ShouldBeFalse();
         Change(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { IdleWatts = 30 }))).NeedsWork.ShouldBeFalse();
-        Change(Both.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(4) }))).NeedsWork.ShouldBeTrue();
+        Change(Both.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(4) })))
+            .NeedsWork.ShouldBeTrue();
     }
 
     [Fact]
@@ -46,7 +51,8 @@ public class DifferenceTests
     public void Changes_of_different_things_go_together()
     {
         var theirs = Both.With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")));
-        var mine = Both.With(GuestEdits.Add(Small.Guest("new"))).With(HostEdits.Change(new HostId("kiln"), h => h with { Description = "tower" }));
+        var mine = Both.With(GuestEdits.Add(Small.Guest("new")))
+            .With(HostEdits.Change(new HostId("kiln"), h => h with { Description = "tower" }));
 
         var merged = LabMerge.ThreeWay(Both, theirs, mine, out var clashes);
 
@@ -85,14 +91,24 @@ public class DifferenceTests
 
     [Fact]
     public void Doing_nothing_on_one_side_gives_the_other() =>
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Sample((common, other) => LabMerge.ThreeWay(common, other, common, out _) == other && LabMerge.ThreeWay(common, common, other, out _) is { } merged && Same(merged, other), iter: 100);
+        Gen.Select(Gens.AnyLab, Gens.AnyLab)
+            .Sample(
+                (common, other) =>
+                    LabMerge.ThreeWay(common, other, common, out _) == other
+                    && LabMerge.ThreeWay(common, common, other, out _) is { } merged
+                    && Same(merged, other),
+                iter: 100
+            );
 
     [Theory]
     [InlineData("4 GiB", "6 GiB", "4 → 6 GiB")]
     [InlineData("4 MiB", "6 GiB", "4 MiB → 6 GiB")]
     [InlineData("none", "kiln", "none → kiln")]
     public void A_unit_that_stays_is_said_once(string before, string after, string words) =>
-        Arrow.Between(before.Replace(" ", Numbers.ThinSpace), after.Replace(" ", Numbers.ThinSpace)).Replace(Numbers.ThinSpace, " ").ShouldBe(words);
+        Arrow
+            .Between(before.Replace(" ", Numbers.ThinSpace), after.Replace(" ", Numbers.ThinSpace))
+            .Replace(Numbers.ThinSpace, " ")
+            .ShouldBe(words);
 
     /// <summary>What one side adds may stand in another order.</summary>
     private static bool Same(Lab a, Lab b) =>

@@ -21,7 +21,9 @@ public class EditTests
         Said(ref lab, GuestEdits.Place(Notes, Kiln)).ShouldBe("notes stays on kiln");
         Said(ref lab, GuestEdits.Place(Notes, new HostId("wren"))).ShouldBe("notes moved kiln → wren");
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(4)) }))
-            .ShouldBe("notes: memory 640 MiB → 4 GiB".Replace(" MiB", Numbers.ThinSpace + "MiB").Replace(" GiB", Numbers.ThinSpace + "GiB"));
+            .ShouldBe(
+                "notes: memory 640 MiB → 4 GiB".Replace(" MiB", Numbers.ThinSpace + "MiB").Replace(" GiB", Numbers.ThinSpace + "GiB")
+            );
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(6)) }))
             .ShouldBe("notes: memory 4 → 6 GiB".Replace(" GiB", Numbers.ThinSpace + "GiB"));
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Importance = Importance.Must })).ShouldBe("notes: must run");
@@ -51,7 +53,8 @@ public class EditTests
     [InlineData("   ")]
     [InlineData("\u0007\u200E")]
     [InlineData(null)]
-    public void A_name_of_nothing_is_refused(string? name) => Refused(HostEdits.Add(Small.Host("x") with { Name = name! })).ShouldBe("Give the host a name.");
+    public void A_name_of_nothing_is_refused(string? name) =>
+        Refused(HostEdits.Add(Small.Host("x") with { Name = name! })).ShouldBe("Give the host a name.");
 
     [Fact]
     public void A_name_of_300_characters_is_refused_with_its_length() =>
@@ -92,7 +95,8 @@ public class EditTests
         Refused(Pool("x", PoolLayout.Single, "kiln-data"), lab).ShouldContain("already belongs to the pool ember");
         Refused(Pool("x", PoolLayout.Single, "kiln-boot", "kiln-data"), lab).ShouldContain("takes one disk");
 
-        static Edit Pool(string name, PoolLayout layout, params string[] disks) => HostEdits.AddPool(Kiln, new Pool(name, layout, PoolFamily.BlockArray, [.. disks]));
+        static Edit Pool(string name, PoolLayout layout, params string[] disks) =>
+            HostEdits.AddPool(Kiln, new Pool(name, layout, PoolFamily.BlockArray, [.. disks]));
     }
 
     [Fact]
@@ -101,10 +105,13 @@ public class EditTests
         var guest = Small.Guest("notes");
         Refused(GuestEdits.Add(guest with { Wants = [] })).ShouldContain("Say what notes is for");
         Refused(GuestEdits.Add(guest with { Wants = [new Want("no-such")] })).ShouldContain("no profile called «no-such»");
-        Refused(GuestEdits.Add(Small.Guest("a", "router", GuestKind.Machine, new LoadValue("line-rate", 99)))).ShouldContain("0.01 to 25 Gbit/s; 99 was given");
-        Refused(GuestEdits.Add(Small.Guest("a", "router", GuestKind.Machine, new LoadValue("cats", 1)))).ShouldContain("is not asked about «cats»");
+        Refused(GuestEdits.Add(Small.Guest("a", "router", GuestKind.Machine, new LoadValue("line-rate", 99))))
+            .ShouldContain("0.01 to 25 Gbit/s; 99 was given");
+        Refused(GuestEdits.Add(Small.Guest("a", "router", GuestKind.Machine, new LoadValue("cats", 1))))
+            .ShouldContain("is not asked about «cats»");
         Refused(GuestEdits.Add(guest with { Overrides = new SizeOverrides(0) })).ShouldContain("virtual processors");
-        Refused(GuestEdits.Add(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(1)) })).ShouldContain("too little memory");
+        Refused(GuestEdits.Add(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(1)) }))
+            .ShouldContain("too little memory");
     }
 
     [Fact]
@@ -115,13 +122,16 @@ public class EditTests
         Refused(GuestEdits.Remove(Notes), empty).ShouldContain("no longer in the lab");
         Refused(HostEdits.Remove(Kiln), empty).ShouldContain("no longer in the lab");
         Refused(GuestEdits.Place(Notes, Kiln), empty.With(GuestEdits.Add(Small.Guest("notes")))).ShouldContain("host is no longer");
-        Refused(GuestEdits.UsePools(Notes, "x", null), empty.With(GuestEdits.Add(Small.Guest("notes")))).ShouldContain("Put notes on a host first");
+        Refused(GuestEdits.UsePools(Notes, "x", null), empty.With(GuestEdits.Add(Small.Guest("notes"))))
+            .ShouldContain("Put notes on a host first");
     }
 
     [Fact]
     public void A_lab_holds_so_many_hosts_and_no_more()
     {
-        var full = Enumerable.Range(0, HostEdits.MostHosts).Aggregate(Lab.Empty("big"), (l, n) => l.With(HostEdits.Add(Small.Host($"h{n}"))));
+        var full = Enumerable
+            .Range(0, HostEdits.MostHosts)
+            .Aggregate(Lab.Empty("big"), (l, n) => l.With(HostEdits.Add(Small.Host($"h{n}"))));
         Refused(HostEdits.Add(Small.Host("one-more")), full).ShouldContain("100 hosts at most");
     }
 

@@ -21,29 +21,64 @@ public class RuleTests
         var both = kiln with { Pools = [.. bootPool.Pools, .. kiln.Pools] };
         return new TheoryData<string, Lab>
         {
-            { "kit.virtualisation-off", Small.Lab(kiln with { Processor = kiln.Processor with { Virtualisation = false } }, spare).WithGuestOn(machine, "kiln") },
+            {
+                "kit.virtualisation-off",
+                Small.Lab(kiln with { Processor = kiln.Processor with { Virtualisation = false } }, spare).WithGuestOn(machine, "kiln")
+            },
             { "kit.router-one-port", Small.Lab(kiln with { NetworkPorts = 1 }, spare).WithGuestOn(Small.Guest("gate", "router"), "kiln") },
-            { "kit.guests-on-boot-disk", Small.Lab(both).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), "local", null)) },
+            {
+                "kit.guests-on-boot-disk",
+                Small.Lab(both).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), "local", null))
+            },
             { "kit.old-disk", Small.Lab(kiln with { Disks = kiln.Disks.Change(_ => true, d => d with { HoursRun = 43_801 }) }) },
-            { "kit.no-battery-backup", Small.Lab(kiln with { BatteryBackup = false, Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])] }) },
-            { "kit.boot-from-stick", Small.Lab(kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Kind = DiskKind.Usb }) }) },
+            {
+                "kit.no-battery-backup",
+                Small.Lab(
+                    kiln with
+                    {
+                        BatteryBackup = false,
+                        Pools = [new Pool("ember", PoolLayout.Single, PoolFamily.CopyOnWrite, ["kiln-data"])],
+                    }
+                )
+            },
+            {
+                "kit.boot-from-stick",
+                Small.Lab(kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Kind = DiskKind.Usb }) })
+            },
             { "wants.more-vcpu-than-threads", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(17) }, "kiln") },
             { "wants.machine-only", pair.WithGuestOn(Small.Guest("gate", "router", GuestKind.SystemContainer), "kiln") },
             { "wants.no-data-folder", pair.WithGuestOn(stack with { Folders = [] }, "kiln") },
-            { "wants.memory-short", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(256)) }, "kiln") },
-            { "wants.memory-generous", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)) }, "kiln") },
+            {
+                "wants.memory-short",
+                pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(256)) }, "kiln")
+            },
+            {
+                "wants.memory-generous",
+                pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)) }, "kiln")
+            },
             { "wants.latest-tag", pair.WithGuestOn(stack with { Image = "registry.example/cloud:latest" }, "kiln") },
             { "bench.memory-over", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 24), "kiln") },
             { "bench.memory-tight", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 17.5), "kiln") },
             { "bench.memory-promised", pair.WithGuestOn(Given("big", 90) with { MayShrinkTo = ByteSize.FromGiB(2) }, "kiln") },
             { "bench.cores-over", pair.WithGuestOn(Films(10), "kiln") },
             { "bench.cores-tight", pair.WithGuestOn(Films(7), "kiln") },
-            { "bench.vcpu-crowded", Enumerable.Range(0, 5).Aggregate(pair, (l, n) => l.WithGuestOn(machine with { Name = $"g{n}", Overrides = new SizeOverrides(14) }, "kiln")) },
+            {
+                "bench.vcpu-crowded",
+                Enumerable
+                    .Range(0, 5)
+                    .Aggregate(pair, (l, n) => l.WithGuestOn(machine with { Name = $"g{n}", Overrides = new SizeOverrides(14) }, "kiln"))
+            },
             { "bench.pool-over", pair.WithGuestOn(Library(9), "kiln") },
             { "bench.pool-past-comfort", pair.WithGuestOn(Library(7), "kiln") },
             { "bench.thin-parity", Small.Lab(Parity(kiln, 3, 8)) },
-            { "bench.no-pool-for-guest", Small.Lab(kiln).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), null, null)) },
-            { "bench.router-with-test-guests", pair.WithGuestOn(Small.Guest("gate", "router"), "kiln").WithGuestOn(Small.Guest("tinker", "test-machine"), "kiln") },
+            {
+                "bench.no-pool-for-guest",
+                Small.Lab(kiln).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), null, null))
+            },
+            {
+                "bench.router-with-test-guests",
+                pair.WithGuestOn(Small.Guest("gate", "router"), "kiln").WithGuestOn(Small.Guest("tinker", "test-machine"), "kiln")
+            },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
         };
     }
@@ -133,7 +168,8 @@ public class RuleTests
 
     [Fact]
     [Trade]
-    public void Single_parity_on_few_small_young_disks_is_left_alone() => Small.Lab(Parity(Small.Host("kiln"), 3, 4)).Findings("bench.thin-parity").ShouldBeEmpty();
+    public void Single_parity_on_few_small_young_disks_is_left_alone() =>
+        Small.Lab(Parity(Small.Host("kiln"), 3, 4)).Findings("bench.thin-parity").ShouldBeEmpty();
 
     [Fact]
     public void The_printed_rule_book_is_the_one_in_force()
@@ -141,22 +177,39 @@ public class RuleTests
         var printed = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "docs", "rule-book.md"));
         foreach (var rule in RuleBook.Rules.Select(r => r.Info))
         {
-            printed.ShouldContain($"| `{rule.Id}` | {rule.Severity.ToString().ToLowerInvariant()} | {rule.Says} | {rule.Because} | {rule.Source.Text} |");
+            printed.ShouldContain(
+                $"| `{rule.Id}` | {rule.Severity.ToString().ToLowerInvariant()} | {rule.Says} | {rule.Because} | {rule.Source.Text} |"
+            );
         }
 
         printed.Split('\n').Count(l => l.StartsWith("| `")).ShouldBe(RuleBook.Rules.Count, "a rule that is gone is gone from the book too");
     }
 
-    private static Guest Given(string name, double gib) => Small.Guest(name) with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)) };
+    private static Guest Given(string name, double gib) =>
+        Small.Guest(name) with
+        {
+            Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)),
+        };
 
-    private static Guest Films(double conversions) => Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("conversions-1080p", conversions), new LoadValue("library", 1));
+    private static Guest Films(double conversions) =>
+        Small.Guest(
+            "films",
+            "media-library",
+            GuestKind.Machine,
+            new LoadValue("conversions-1080p", conversions),
+            new LoadValue("library", 1)
+        );
 
     private static Guest Library(double tb) => Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", tb));
 
     private static Host Parity(Host host, int disks, double tb) =>
         host with
         {
-            Disks = [.. host.Disks, .. Enumerable.Range(0, disks).Select(n => new Disk($"p{n}", $"sd{n}", ByteSize.FromTB(tb), DiskKind.Spinning))],
+            Disks =
+            [
+                .. host.Disks,
+                .. Enumerable.Range(0, disks).Select(n => new Disk($"p{n}", $"sd{n}", ByteSize.FromTB(tb), DiskKind.Spinning)),
+            ],
             Pools = [new Pool("vault", PoolLayout.Parity1, PoolFamily.BlockArray, [.. Enumerable.Range(0, disks).Select(n => $"p{n}")])],
         };
 }

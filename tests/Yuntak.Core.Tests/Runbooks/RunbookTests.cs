@@ -34,7 +34,9 @@ public class RunbookTests
     [Fact]
     public void Every_tick_leaves_exactly_one_step_fewer()
     {
-        var draft = Hosts.WithGuestOn(Small.Guest("notes"), "kiln").WithGuestOn(Small.Guest("cloud", "file-cloud", GuestKind.AppStack), "wren");
+        var draft = Hosts
+            .WithGuestOn(Small.Guest("notes"), "kiln")
+            .WithGuestOn(Small.Guest("cloud", "file-cloud", GuestKind.AppStack), "wren");
         var built = Hosts;
         for (var open = RunbookBuilder.Build(built, draft).Open; open > 0; open--)
         {
@@ -73,7 +75,9 @@ public class RunbookTests
     [Trade]
     public void Containers_need_no_install_medium()
     {
-        var draft = Hosts.WithGuestOn(Small.Guest("notes", kind: GuestKind.SystemContainer), "kiln").WithGuestOn(Small.Guest("names", "name-server", GuestKind.AppStack), "kiln");
+        var draft = Hosts
+            .WithGuestOn(Small.Guest("notes", kind: GuestKind.SystemContainer), "kiln")
+            .WithGuestOn(Small.Guest("names", "name-server", GuestKind.AppStack), "kiln");
         RunbookBuilder.Build(Hosts, draft).Steps.Select(s => s.Id).ShouldNotContain(id => id.Contains("medium"));
     }
 
@@ -96,7 +100,9 @@ public class RunbookTests
                 (standing, draft) =>
                 {
                     var steps = RunbookBuilder.Build(standing, draft).Steps.ToList();
-                    steps.ShouldAllBe(s => s.Check.Length > 0 && s.IfNot.Length > 0 && s.WayBack.Length > 0 && s.Minutes > 0 && s.What.Length > 0);
+                    steps.ShouldAllBe(s =>
+                        s.Check.Length > 0 && s.IfNot.Length > 0 && s.WayBack.Length > 0 && s.Minutes > 0 && s.What.Length > 0
+                    );
                     steps.Select(s => s.Id).ShouldBeUnique();
                 },
                 iter: 100
@@ -138,7 +144,9 @@ public class RunbookTests
         var guest = Small.Guest("notes");
         var draft = Hosts.WithGuestOn(guest, "kiln");
         var built = Hosts.With(RunbookTick.Off(draft, "guest/notes/defined"));
-        var newDraft = draft.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(4)) }));
+        var newDraft = draft.With(
+            GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(4)) })
+        );
 
         var runbook = RunbookBuilder.Build(built, newDraft);
 
@@ -162,7 +170,10 @@ public class RunbookTests
         var standing = hosts.WithGuestOn(Given("large", 6), "wren").WithGuestOn(Given("small", 5), "kiln");
         var draft = hosts.WithGuestOn(Given("large", 6), "kiln").WithGuestOn(Given("small", 5), "wren");
 
-        RunbookBuilder.Build(standing, draft).Sections.Select(s => s.Title).ShouldBe(["Move large from wren to kiln", "Move small from kiln to wren"]);
+        RunbookBuilder
+            .Build(standing, draft)
+            .Sections.Select(s => s.Title)
+            .ShouldBe(["Move large from wren to kiln", "Move small from kiln to wren"]);
     }
 
     [Fact]
@@ -176,7 +187,11 @@ public class RunbookTests
             .Sample(
                 (standing, draft) =>
                 {
-                    for (var runbook = RunbookBuilder.Build(standing, draft); runbook.Open > 0; runbook = RunbookBuilder.Build(standing, draft))
+                    for (
+                        var runbook = RunbookBuilder.Build(standing, draft);
+                        runbook.Open > 0;
+                        runbook = RunbookBuilder.Build(standing, draft)
+                    )
                     {
                         var next = Finish(standing, draft, runbook.Sections[0]);
                         if (Overfilled(next))
@@ -195,8 +210,14 @@ public class RunbookTests
     [Fact]
     public void The_router_starts_first_among_new_guests()
     {
-        var draft = Hosts.WithGuestOn(Small.Guest("notes"), "kiln").WithGuestOn(Small.Guest("gate", "router"), "wren").WithGuestOn(Small.Guest("names", "name-server"), "kiln");
-        RunbookBuilder.Build(Hosts, draft).Sections.Select(s => s.Title).ShouldBe(["Build gate on wren", "Build names on kiln", "Build notes on kiln"]);
+        var draft = Hosts
+            .WithGuestOn(Small.Guest("notes"), "kiln")
+            .WithGuestOn(Small.Guest("gate", "router"), "wren")
+            .WithGuestOn(Small.Guest("names", "name-server"), "kiln");
+        RunbookBuilder
+            .Build(Hosts, draft)
+            .Sections.Select(s => s.Title)
+            .ShouldBe(["Build gate on wren", "Build names on kiln", "Build notes on kiln"]);
     }
 
     [Fact]
@@ -214,7 +235,15 @@ public class RunbookTests
         var straight = standing.With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")));
         Value(RunbookBuilder.Build(standing, straight).Steps.ElementAt(1), "way").ShouldStartWith("straight across");
 
-        var other = Small.Lab(Small.Host("kiln"), Small.Host("wren") with { Pools = [new Pool("vault", PoolLayout.Single, PoolFamily.BlockArray, ["wren-data"])] }).WithGuestOn(Small.Guest("notes"), "kiln");
+        var other = Small
+            .Lab(
+                Small.Host("kiln"),
+                Small.Host("wren") with
+                {
+                    Pools = [new Pool("vault", PoolLayout.Single, PoolFamily.BlockArray, ["wren-data"])],
+                }
+            )
+            .WithGuestOn(Small.Guest("notes"), "kiln");
         var around = other.With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")));
         Value(RunbookBuilder.Build(other, around).Steps.ElementAt(1), "way").ShouldStartWith("through the backup");
     }
@@ -231,7 +260,13 @@ public class RunbookTests
     [Fact]
     public void A_disk_that_should_shrink_is_made_anew_from_a_backup()
     {
-        var standing = Hosts.WithGuestOn(Small.Guest("notes") with { Overrides = new SizeOverrides(SystemDisk: ByteSize.FromGiB(64)) }, "kiln");
+        var standing = Hosts.WithGuestOn(
+            Small.Guest("notes") with
+            {
+                Overrides = new SizeOverrides(SystemDisk: ByteSize.FromGiB(64)),
+            },
+            "kiln"
+        );
         var draft = standing.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = SizeOverrides.None }));
         var steps = RunbookBuilder.Build(standing, draft).Steps.ToList();
         steps[0].What.ShouldStartWith("Take a backup");
@@ -242,13 +277,16 @@ public class RunbookTests
     public void A_path_with_blanks_is_quoted_for_the_shell()
     {
         var guest = Small.Guest("cloud", "file-cloud", GuestKind.AppStack) with { Folders = [new FolderMount("/srv/it's here", "/data")] };
-        Value(RunbookBuilder.Build(Hosts, Hosts.WithGuestOn(guest, "kiln")).Steps.First(), "folder").ShouldBe("mkdir -p '/srv/it'\\''s here'");
+        Value(RunbookBuilder.Build(Hosts, Hosts.WithGuestOn(guest, "kiln")).Steps.First(), "folder")
+            .ShouldBe("mkdir -p '/srv/it'\\''s here'");
     }
 
     [Fact]
     public void Ticks_take_over_what_is_known_better_by_now()
     {
-        var draft = Hosts.WithGuestOn(Small.Guest("notes"), "kiln").With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) }));
+        var draft = Hosts
+            .WithGuestOn(Small.Guest("notes"), "kiln")
+            .With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) }));
         var built = Hosts.With(RunbookTick.Off(draft, "guest/notes/defined"));
         built.Hosts[0].Memory.ShouldBe(ByteSize.FromGiB(32));
     }
@@ -282,5 +320,9 @@ public class RunbookTests
 
     private static string Value(RunbookStep step, string label) => step.Values.First(v => v.Label == label).Value;
 
-    private static Guest Given(string name, double gib) => Small.Guest(name) with { Overrides = new SizeOverrides(1, ByteSize.FromGiB(gib)) };
+    private static Guest Given(string name, double gib) =>
+        Small.Guest(name) with
+        {
+            Overrides = new SizeOverrides(1, ByteSize.FromGiB(gib)),
+        };
 }

@@ -83,7 +83,8 @@ public class ByteSizeTests
     [InlineData(5L << 29, "2.5 GiB")]
     [InlineData(320L << 20, "320 MiB")]
     [InlineData(1L << 40, "1 TiB")]
-    public void Sizes_are_spoken_in_binary(long bytes, string words) => new ByteSize(bytes).ToString().ShouldBe(words.Replace(" ", Numbers.ThinSpace));
+    public void Sizes_are_spoken_in_binary(long bytes, string words) =>
+        new ByteSize(bytes).ToString().ShouldBe(words.Replace(" ", Numbers.ThinSpace));
 
     [Theory]
     [InlineData(20_000_000_000_000L, "20 TB")]

@@ -18,5 +18,6 @@ public class AppStacksTests
     [InlineData("hearth", "/srv/hearth/data")]
     [InlineData("Two Words", "/srv/two-words/data")]
     [InlineData("../etc", "/srv/etc/data")]
-    public void A_data_folder_follows_from_the_name_and_stays_under_srv(string name, string folder) => AppStacks.DefaultFolder(name).HostPath.ShouldBe(folder);
+    public void A_data_folder_follows_from_the_name_and_stays_under_srv(string name, string folder) =>
+        AppStacks.DefaultFolder(name).HostPath.ShouldBe(folder);
 }

@@ -32,7 +32,8 @@ public class SizingTests
     [InlineData(2, 3)]
     [InlineData(4, 5)]
     [InlineData(5.2, 7)]
-    public void Processors_are_a_quarter_more_than_is_busy_rounded_up(double busy, int vcpu) => SizingRules.Vcpu(new Cores(busy)).ShouldBe(vcpu);
+    public void Processors_are_a_quarter_more_than_is_busy_rounded_up(double busy, int vcpu) =>
+        SizingRules.Vcpu(new Cores(busy)).ShouldBe(vcpu);
 
     [Fact]
     [Reference("x86-64 architecture manual, 4-level paging: 8-byte entries for 4 KiB pages, at two levels of translation")]
@@ -110,11 +111,13 @@ public class SizingTests
     [InlineData(1920, 1080, 62.2)]
     [InlineData(3840, 2160, 248.8)]
     [InlineData(1280, 720, 27.6)]
-    public void Pixel_rates_at_30_frames(int width, int height, double mpx) => Video.MegapixelsPerSecond(width, height, 30).ShouldBe(mpx, 0.05);
+    public void Pixel_rates_at_30_frames(int width, int height, double mpx) =>
+        Video.MegapixelsPerSecond(width, height, 30).ShouldBe(mpx, 0.05);
 
     [Fact]
     [Reference("arithmetic: width × height × frames a second")]
-    public void Ten_2160p_encodes_are_2488_million_pixels_a_second() => (10 * Video.MegapixelsPerSecond(3840, 2160, 30)).ShouldBe(2488, 0.5);
+    public void Ten_2160p_encodes_are_2488_million_pixels_a_second() =>
+        (10 * Video.MegapixelsPerSecond(3840, 2160, 30)).ShouldBe(2488, 0.5);
 
     [Fact]
     [Trade]
@@ -258,7 +261,10 @@ public class SizingTests
             terms.ShouldAllBe(t => t.Amount >= 0);
             terms.SelectMany(t => t.Per).ShouldAllBe(id => profile.Loads.Any(l => l.Id == id), profile.Id);
             profile.Loads.ShouldAllBe(l => l.Default >= l.Min && l.Default <= l.Max, profile.Id);
-            profile.Loads.Where(l => !terms.Any(t => t.Per.Contains(l.Id))).Select(l => l.Id).ShouldBeSubsetOf(["plays"], "a question that changes nothing is not asked");
+            profile
+                .Loads.Where(l => !terms.Any(t => t.Per.Contains(l.Id)))
+                .Select(l => l.Id)
+                .ShouldBeSubsetOf(["plays"], "a question that changes nothing is not asked");
             profile.Shape.Weights.Count.ShouldBe(24);
             profile.Shape.Weights.ShouldAllBe(w => w >= 0 && w <= 1);
             profile.Advised.Count.ShouldBeGreaterThan(0);

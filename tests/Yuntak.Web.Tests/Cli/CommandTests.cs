@@ -11,7 +11,12 @@ public sealed class CommandTests : IDisposable
     [Fact]
     public void Intake_answers_with_host_and_parts()
     {
-        var (ended, said, _) = Run("""{"lscpu":[{"field":"Architecture:","data":"x86_64"},{"field":"CPU(s):","data":"16"},{"field":"Thread(s) per core:","data":"2"},{"field":"Core(s) per socket:","data":"8"},{"field":"Socket(s):","data":"1"}]}""", "intake", "-", "--json");
+        var (ended, said, _) = Run(
+            """{"lscpu":[{"field":"Architecture:","data":"x86_64"},{"field":"CPU(s):","data":"16"},{"field":"Thread(s) per core:","data":"2"},{"field":"Core(s) per socket:","data":"8"},{"field":"Socket(s):","data":"1"}]}""",
+            "intake",
+            "-",
+            "--json"
+        );
 
         ended.ShouldBe(0);
         var host = JsonDocument.Parse(said).RootElement.GetProperty("host");
@@ -31,7 +36,12 @@ public sealed class CommandTests : IDisposable
     [Fact]
     public void Intake_lists_each_disk()
     {
-        var (_, said, _) = Run("""{"blockdevices":[{"name":"sda","type":"disk","size":"1000","rota":"1","wwn":"0x0000000000010001","mountpoint":"/srv"}]}""", "intake", "-", "--json");
+        var (_, said, _) = Run(
+            """{"blockdevices":[{"name":"sda","type":"disk","size":"1000","rota":"1","wwn":"0x0000000000010001","mountpoint":"/srv"}]}""",
+            "intake",
+            "-",
+            "--json"
+        );
         var disk = JsonDocument.Parse(said).RootElement.GetProperty("host").GetProperty("disks")[0];
         disk.GetProperty("id").GetString().ShouldBe("wwn-0x0000000000010001");
         disk.GetProperty("sizeBytes").GetInt64().ShouldBe(1000);
@@ -72,7 +82,10 @@ public sealed class CommandTests : IDisposable
     [Fact]
     public void Check_ends_0_without_a_stop()
     {
-        File.WriteAllText(folder.File("lab.yaml"), "yuntak: 1\nname: calm\nhosts:\n  - { name: a, processor: { cores: 4 }, memory: 8 GiB }\nguests: []\n");
+        File.WriteAllText(
+            folder.File("lab.yaml"),
+            "yuntak: 1\nname: calm\nhosts:\n  - { name: a, processor: { cores: 4 }, memory: 8 GiB }\nguests: []\n"
+        );
         Run(null, "check", folder.File("lab.yaml")).Ended.ShouldBe(0);
     }
 
@@ -123,17 +136,21 @@ public sealed class CommandTests : IDisposable
         var compose = Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose").Said;
         compose.ShouldContain("pressbook:");
         compose.ShouldContain("bootpost:");
-        var one = JsonDocument.Parse(Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "signpost", "--json").Said).RootElement.GetProperty("files");
+        var one = JsonDocument
+            .Parse(Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "signpost", "--json").Said)
+            .RootElement.GetProperty("files");
         one.GetArrayLength().ShouldBe(1);
         one[0].GetProperty("path").GetString().ShouldBe("signpost/compose.yaml");
-        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "lantern").Problem.ShouldContain("no app stack called «lantern»");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "lantern")
+            .Problem.ShouldContain("no app stack called «lantern»");
     }
 
     [Fact]
     public void What_is_exported_checks_the_same()
     {
         File.WriteAllText(folder.File("lab.json"), Run(null, "export", Demo("saltmarsh-draft.yaml"), "--json").Said);
-        Run(null, "check", folder.File("lab.json"), "--json").Said.ShouldBe(Run(null, "check", Demo("saltmarsh-draft.yaml"), "--json").Said);
+        Run(null, "check", folder.File("lab.json"), "--json")
+            .Said.ShouldBe(Run(null, "check", Demo("saltmarsh-draft.yaml"), "--json").Said);
     }
 
     public void Dispose() => folder.Dispose();

@@ -65,8 +65,12 @@ public sealed class LabStoreTests : IDisposable
     public async Task Nothing_to_undo_is_said_plainly()
     {
         var head = await store.HeadAsync(Pointer.Draft);
-        (await Should.ThrowAsync<EditRefused>(() => store.UndoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe("There is nothing to take back.");
-        (await Should.ThrowAsync<EditRefused>(() => store.RedoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe("There is nothing to do again.");
+        (await Should.ThrowAsync<EditRefused>(() => store.UndoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
+            "There is nothing to take back."
+        );
+        (await Should.ThrowAsync<EditRefused>(() => store.RedoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
+            "There is nothing to do again."
+        );
     }
 
     [Fact]
@@ -85,7 +89,9 @@ public sealed class LabStoreTests : IDisposable
         var old = await store.HeadAsync(Pointer.Draft);
         await Commit(Give(4));
 
-        var stale = (await store.CommitAsync(Pointer.Draft, old.Revision, GuestEdits.Place(Notes, new HostId("wren")))).ShouldBeOfType<CommitResult.Stale>();
+        var stale = (
+            await store.CommitAsync(Pointer.Draft, old.Revision, GuestEdits.Place(Notes, new HostId("wren")))
+        ).ShouldBeOfType<CommitResult.Stale>();
 
         Memory(stale.Theirs.Lab).ShouldBe(4);
         stale.Mine.Guest(Notes)!.Placement!.Host.Value.ShouldBe("wren");
@@ -117,7 +123,9 @@ public sealed class LabStoreTests : IDisposable
     {
         var before = await store.HistoryAsync(Pointer.Draft, 100);
         var head = await store.HeadAsync(Pointer.Draft);
-        await Should.ThrowAsync<EditRefused>(() => store.CommitAsync(Pointer.Draft, head.Revision, GuestEdits.Remove(new GuestId("nobody"))));
+        await Should.ThrowAsync<EditRefused>(() =>
+            store.CommitAsync(Pointer.Draft, head.Revision, GuestEdits.Remove(new GuestId("nobody")))
+        );
         (await store.HistoryAsync(Pointer.Draft, 100)).ShouldBe(before);
     }
 
@@ -133,7 +141,9 @@ public sealed class LabStoreTests : IDisposable
     public async Task Of_many_changes_at_once_one_lands_and_all_are_kept()
     {
         var head = await store.HeadAsync(Pointer.Draft);
-        var results = await Task.WhenAll(Enumerable.Range(1, 8).Select(n => Task.Run(() => store.CommitAsync(Pointer.Draft, head.Revision, Give(n)))));
+        var results = await Task.WhenAll(
+            Enumerable.Range(1, 8).Select(n => Task.Run(() => store.CommitAsync(Pointer.Draft, head.Revision, Give(n))))
+        );
 
         results.OfType<CommitResult.Committed>().Count().ShouldBe(1);
         results.OfType<CommitResult.Stale>().Count().ShouldBe(7);
@@ -172,7 +182,9 @@ public sealed class LabStoreTests : IDisposable
 
     [Fact]
     public void What_a_newer_Yuntak_wrote_is_left_alone() =>
-        Should.Throw<NotSupportedException>(() => LabJson.Read(LabJson.Write(Lab.Empty("x")), LabJson.Version + 1)).Message.ShouldContain("Nothing was changed");
+        Should
+            .Throw<NotSupportedException>(() => LabJson.Read(LabJson.Write(Lab.Empty("x")), LabJson.Version + 1))
+            .Message.ShouldContain("Nothing was changed");
 
     [Fact]
     public async Task Texts_given_to_be_read_are_kept()
@@ -184,7 +196,8 @@ public sealed class LabStoreTests : IDisposable
     }
 
     [Fact]
-    public async Task A_second_creation_leaves_the_first() => (await store.CreateAsync(Lab.Empty("other"), Lab.Empty("other"))).ShouldBeFalse();
+    public async Task A_second_creation_leaves_the_first() =>
+        (await store.CreateAsync(Lab.Empty("other"), Lab.Empty("other"))).ShouldBeFalse();
 
     public void Dispose()
     {
@@ -200,13 +213,16 @@ public sealed class LabStoreTests : IDisposable
         return services.GetRequiredService<LabStore>();
     }
 
-    private static Edit Give(double gib) => GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)) });
+    private static Edit Give(double gib) =>
+        GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)) });
 
     private static double Memory(Lab lab) => lab.Guest(Notes)!.Overrides.Memory?.GiB ?? 0;
 
     private async Task Commit(Edit edit) => await store.CommitAsync(Pointer.Draft, (await store.HeadAsync(Pointer.Draft)).Revision, edit);
 
-    private async Task<double> Undo() => Memory(((CommitResult.Committed)await store.UndoAsync(Pointer.Draft, (await store.HeadAsync(Pointer.Draft)).Revision)).Head.Lab);
+    private async Task<double> Undo() =>
+        Memory(((CommitResult.Committed)await store.UndoAsync(Pointer.Draft, (await store.HeadAsync(Pointer.Draft)).Revision)).Head.Lab);
 
-    private async Task<double> Redo() => Memory(((CommitResult.Committed)await store.RedoAsync(Pointer.Draft, (await store.HeadAsync(Pointer.Draft)).Revision)).Head.Lab);
+    private async Task<double> Redo() =>
+        Memory(((CommitResult.Committed)await store.RedoAsync(Pointer.Draft, (await store.HeadAsync(Pointer.Draft)).Revision)).Head.Lab);
 }

@@ -16,8 +16,16 @@ public class DurabilityTests
             using var client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false }) { BaseAddress = server.Address };
             var parser = new HtmlParser();
             var form = parser.ParseDocument(await client.GetStringAsync("/Kit/Host")).QuerySelector("#host-form")!;
-            var fields = form.QuerySelectorAll("input[type=hidden]").Select(i => KeyValuePair.Create(i.GetAttribute("name")!, i.GetAttribute("value")!)).ToList();
-            fields.AddRange([new("name", $"host {n}"), new("cores", "4"), new("threads", "8"), new("sockets", "1"), new("memory", "16 GiB")]);
+            var fields = form.QuerySelectorAll("input[type=hidden]")
+                .Select(i => KeyValuePair.Create(i.GetAttribute("name")!, i.GetAttribute("value")!))
+                .ToList();
+            fields.AddRange([
+                new("name", $"host {n}"),
+                new("cores", "4"),
+                new("threads", "8"),
+                new("sockets", "1"),
+                new("memory", "16 GiB"),
+            ]);
 
             var answer = await client.PostAsync("/Kit/Host", new FormUrlEncodedContent(fields));
             server.Kill();
@@ -69,14 +77,21 @@ public class DurabilityTests
 
         public static Process Launch(params string[] args)
         {
-            var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "Yuntak.Web.dll"), .. args]) { UseShellExecute = false, RedirectStandardOutput = true, RedirectStandardError = true };
+            var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "Yuntak.Web.dll"), .. args])
+            {
+                UseShellExecute = false,
+                RedirectStandardOutput = true,
+                RedirectStandardError = true,
+            };
             return Process.Start(start)!;
         }
 
         public static async Task<Server> StartAsync(string data)
         {
             var process = Launch("--data", data, "--urls", "http://127.0.0.1:0");
-            var line = await process.StandardOutput.ReadLineAsync() ?? throw new InvalidOperationException(await process.StandardError.ReadToEndAsync());
+            var line =
+                await process.StandardOutput.ReadLineAsync()
+                ?? throw new InvalidOperationException(await process.StandardError.ReadToEndAsync());
             return new Server(process, new Uri(line.Split(' ').First(w => w.StartsWith("http"))));
         }
 

@@ -56,7 +56,8 @@ public class PageTests(Site site) : IClassFixture<Site>
         page.All.SelectMany(e => e.Attributes).Where(a => a.Name.StartsWith("on")).Select(a => a.Name).ShouldBeEmpty();
         foreach (var link in page.QuerySelectorAll("[src], [href], [action], [formaction]"))
         {
-            var to = link.GetAttribute("src") ?? link.GetAttribute("href") ?? link.GetAttribute("formaction") ?? link.GetAttribute("action")!;
+            var to =
+                link.GetAttribute("src") ?? link.GetAttribute("href") ?? link.GetAttribute("formaction") ?? link.GetAttribute("action")!;
             (to.StartsWith('/') && !to.StartsWith("//") || to.StartsWith('#')).ShouldBeTrue(to);
         }
     }
@@ -86,7 +87,10 @@ public class PageTests(Site site) : IClassFixture<Site>
     [Fact]
     public async Task A_form_without_its_token_is_refused_in_plain_words()
     {
-        var response = await site.Client.PostAsync("/Bench?handler=Place", new FormUrlEncodedContent([new("guest", "tinker"), new("host", "wren")]));
+        var response = await site.Client.PostAsync(
+            "/Bench?handler=Place",
+            new FormUrlEncodedContent([new("guest", "tinker"), new("host", "wren")])
+        );
         response.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
         (await response.Content.ReadAsStringAsync()).ShouldContain("Nothing was changed");
     }
@@ -148,7 +152,10 @@ public class PageTests(Site site) : IClassFixture<Site>
     [InlineData("camera", "ask for: camera recorder")]
     [InlineData("lab file", "Lab file")]
     public async Task Anything_is_found_by_a_few_letters(string query, string first) =>
-        (await site.Get($"/Find?q={Uri.EscapeDataString(query)}")).QuerySelectorAll(".found b").Select(b => b.TextContent).ShouldContain(first);
+        (await site.Get($"/Find?q={Uri.EscapeDataString(query)}"))
+            .QuerySelectorAll(".found b")
+            .Select(b => b.TextContent)
+            .ShouldContain(first);
 
     [Fact]
     public async Task The_preview_says_what_each_host_would_come_to()

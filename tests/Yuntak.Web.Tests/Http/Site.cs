@@ -46,7 +46,11 @@ public sealed class Site : IAsyncLifetime
         var form = (IHtmlFormElement)(element as IHtmlFormElement ?? element.Closest("form")!);
         var values = Fields(form, element).Where(f => fields.All(n => n.Name != f.Key)).ToList();
         // Of a field given twice the last counts, but for boxes that may be ticked together.
-        values.AddRange(fields.Where((f, n) => f.Name == "disk" || fields.Skip(n + 1).All(later => later.Name != f.Name)).Select(f => KeyValuePair.Create(f.Name, f.Value)));
+        values.AddRange(
+            fields
+                .Where((f, n) => f.Name == "disk" || fields.Skip(n + 1).All(later => later.Name != f.Name))
+                .Select(f => KeyValuePair.Create(f.Name, f.Value))
+        );
         var action = element.GetAttribute("formaction") ?? form.GetAttribute("action")!;
         var response = await Client.PostAsync(action, new FormUrlEncodedContent(values));
         return Parser.ParseDocument(await response.Content.ReadAsStringAsync());

@@ -82,7 +82,12 @@ public sealed class SliceTests : IAsyncLifetime
     [Fact]
     public async Task A_host_is_typed_in_by_hand_corrected_and_removed()
     {
-        var kit = await site.Send(await site.Get("/Kit/Host"), "#keep-host", ("name", "loft"), ("disks", "240 GB sata-flash boot\n2 x 4 TB spinning"));
+        var kit = await site.Send(
+            await site.Get("/Kit/Host"),
+            "#keep-host",
+            ("name", "loft"),
+            ("disks", "240 GB sata-flash boot\n2 x 4 TB spinning")
+        );
         kit.QuerySelector(".kit-board h2")!.TextContent.ShouldBe("loft");
         var host = await site.Get("/Kit/Host/loft");
         host.QuerySelectorAll(".disks-table tbody tr").Length.ShouldBe(3);
@@ -116,7 +121,13 @@ public sealed class SliceTests : IAsyncLifetime
     [InlineData("network-ports", "-1", "Network ports: a whole number")]
     public async Task A_wrong_entry_is_named_and_everything_typed_is_kept(string field, string value, string says)
     {
-        var page = await site.Send(await site.Get("/Kit/Host"), "#keep-host", ("description", "under the stairs"), ("name", "loft"), (field, value));
+        var page = await site.Send(
+            await site.Get("/Kit/Host"),
+            "#keep-host",
+            ("description", "under the stairs"),
+            ("name", "loft"),
+            (field, value)
+        );
 
         page.QuerySelector("#status .refusal")!.TextContent.ShouldContain(says);
         ((IHtmlInputElement)page.QuerySelector("input[name=description]")!).Value.ShouldBe("under the stairs");
@@ -219,7 +230,20 @@ public sealed class SliceTests : IAsyncLifetime
         var id = (await site.Get("/Bench")).QuerySelector(".tray .chip")!.GetAttribute("data-guest")!;
         var host = (await site.Get("/Bench")).QuerySelector(".board")!.GetAttribute("data-drop")!;
         await site.Send(await site.Get($"/Bench?guest={id}"), $"#place-{host}");
-        foreach (var path in new[] { "/Bench", $"/Bench?guest={id}", "/Kit", $"/Kit/Host/{host}", "/Wants", $"/Wants/Guest/{id}", "/Runbook", "/History", "/Find?q=a" })
+        foreach (
+            var path in new[]
+            {
+                "/Bench",
+                $"/Bench?guest={id}",
+                "/Kit",
+                $"/Kit/Host/{host}",
+                "/Wants",
+                $"/Wants/Guest/{id}",
+                "/Runbook",
+                "/History",
+                "/Find?q=a",
+            }
+        )
         {
             var page = await site.Get(path);
             page.QuerySelectorAll("script:not([src]), img, [onerror]").ShouldBeEmpty(path);
@@ -250,7 +274,10 @@ public sealed class SliceTests : IAsyncLifetime
         var clash = await site.Send(mine, "#place-brick");
 
         clash.Body!.TextContent.ShouldContain("Nothing was overwritten");
-        clash.QuerySelectorAll(".card-plain li").Select(l => l.TextContent).ShouldBe(["gate: host none → brick", "notes: host none → brick"]);
+        clash
+            .QuerySelectorAll(".card-plain li")
+            .Select(l => l.TextContent)
+            .ShouldBe(["gate: host none → brick", "notes: host none → brick"]);
         var both = await site.Send(clash, "#do-both");
         both.QuerySelectorAll(".ruler .gst").Length.ShouldBe(2);
     }
@@ -293,7 +320,9 @@ public sealed class SliceTests : IAsyncLifetime
         var kit = await site.Get("/Kit");
         kit.QuerySelector(".facts summary")!.TextContent.ShouldContain("6.0");
         kit.QuerySelector(".topbar .lab")!.TextContent.ShouldBe("Home");
-        (await site.Send(await site.Get("/Lab"), "input[name=gain]", ("gain", "half"))).QuerySelector(".refusal")!.TextContent.ShouldContain("percentage");
+        (await site.Send(await site.Get("/Lab"), "input[name=gain]", ("gain", "half")))
+            .QuerySelector(".refusal")!
+            .TextContent.ShouldContain("percentage");
     }
 
     [Fact]
