@@ -103,7 +103,7 @@ public static class ComposeFile
         new()
         {
             ["target"] = port,
-            ["published"] = port.ToString(CultureInfo.InvariantCulture),
+            ["published"] = port,
             ["protocol"] = protocol,
         };
 

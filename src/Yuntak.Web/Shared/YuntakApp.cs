@@ -43,6 +43,20 @@ public static class YuntakApp
             builder.WebHost.UseUrls(DefaultUrl);
         }
 
+        // A page from elsewhere must not reach this one by giving its own name this machine's address. Who listens wider names the hosts as well.
+        var urls = builder.Configuration["urls"] ?? DefaultUrl;
+        if (
+            urls.Split(';')
+                .All(u =>
+                    u.Contains("//127.", StringComparison.Ordinal)
+                    || u.Contains("//localhost", StringComparison.Ordinal)
+                    || u.Contains("//[::1]", StringComparison.Ordinal)
+                )
+        )
+        {
+            builder.Configuration["AllowedHosts"] = "127.0.0.1;localhost;[::1]";
+        }
+
         builder.WebHost.ConfigureKestrel(k =>
         {
             k.Limits.MaxRequestBodySize = LongestRequest;

@@ -57,6 +57,20 @@ public class DurabilityTests
     }
 
     [Fact]
+    public async Task A_taken_address_is_said_in_one_line()
+    {
+        using var folder = new TempFolder();
+        using var first = await Server.StartAsync(folder.File("one"));
+        using var second = Server.Launch("--data", folder.File("two"), "--urls", first.Address.ToString());
+        var said = await second.StandardError.ReadToEndAsync();
+        await second.WaitForExitAsync();
+
+        second.ExitCode.ShouldBe(1);
+        said.ShouldContain("Is it running already?");
+        said.ShouldNotContain("   at ");
+    }
+
+    [Fact]
     public async Task Damaged_data_is_left_alone_and_named()
     {
         using var folder = new TempFolder();

@@ -191,6 +191,14 @@ public class PageTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
+    public async Task A_name_that_is_not_this_machines_is_turned_away()
+    {
+        using var request = new HttpRequestMessage(HttpMethod.Get, "/Bench");
+        request.Headers.Host = "elsewhere.example";
+        (await site.Client.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
     public async Task The_servers_time_is_told_with_every_page() =>
         (await site.Client.GetAsync("/Bench")).Headers.GetValues("Server-Timing").Single().ShouldStartWith("app;dur=");
 }

@@ -55,10 +55,12 @@
     if (!drag.started && Math.hypot(event.clientX - drag.x, event.clientY - drag.y) > Slop) begin(event);
     if (!drag.started) return;
     drag.ghost.style.transform = `translate(${event.clientX + 10}px, ${event.clientY + 10}px)`;
-    // Near the window's edge the page follows, so that a board out of sight can be reached.
-    if (event.clientY > innerHeight - Edge) scrollBy(0, Edge / 3);
-    else if (event.clientY < Edge) scrollBy(0, -Edge / 3);
     const over = targetAt(event.clientX, event.clientY);
+    // Near the window's edge the page follows, so that a board out of sight can be reached; the tray is in sight already.
+    if (over?.dataset.drop !== "tray") {
+      if (event.clientY > innerHeight - Edge) scrollBy(0, Edge / 3);
+      else if (event.clientY < Edge) scrollBy(0, -Edge / 3);
+    }
     for (const board of document.querySelectorAll("[data-drop]")) board.classList.toggle("over", board === over);
   });
 
