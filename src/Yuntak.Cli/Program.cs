@@ -10,4 +10,12 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     RunbookCommand.Make(),
     ExportCommand.Make(),
 };
-return root.Parse(args).Invoke();
+var parsed = root.Parse(args);
+if (parsed.Errors.Count == 0)
+{
+    return parsed.Invoke();
+}
+
+// 1 means «a stop was found», so a call that could not be understood ends like a file that could not be read.
+Shared.Refuse([.. parsed.Errors.Select(e => e.Message), "./yuntak help lists the calls."], json: false);
+return Shared.CouldNotRead;

@@ -14,8 +14,7 @@ public static class DataFolder
     /// <param name="folder">The folder; made when it is missing.</param>
     public static IServiceCollection AddYuntakData(this IServiceCollection services, string folder)
     {
-        // The data is the person's own: nobody else on the machine may look.
-        Directory.CreateDirectory(folder, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
+        Directory.CreateDirectory(folder);
         services.AddDbContextFactory<YuntakDb>(options => Configure(options, folder));
         services.AddSingleton<LabStore>();
         services.AddSingleton<ReadingStore>();

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
 
@@ -33,6 +34,10 @@ public static class PoolLayouts
             PoolLayout.StripedMirrors => 1,
             _ => layout.ParityDisks(),
         };
+
+    /// <summary>The layout with its disks in words: «mirror of 2 disks», «single disk».</summary>
+    public static string Words(this PoolLayout layout, int disks) =>
+        disks == 1 ? layout.Words() : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";
 
     /// <summary>The layout in words.</summary>
     public static string Words(this PoolLayout layout) =>

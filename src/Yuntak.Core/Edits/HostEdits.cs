@@ -89,7 +89,7 @@ public static class HostEdits
 
             return new Changed(
                 lab.WithHost(id, h => h with { Pools = h.Pools.With(named) }),
-                $"{host.Name}: pool {named.Name} added, {named.Layout.Words()} of {Numbers.Count(named.DiskIds.Count, "disk")}"
+                $"{host.Name}: pool {named.Name} added, {named.Layout.Words(named.DiskIds.Count)}"
             );
         };
 

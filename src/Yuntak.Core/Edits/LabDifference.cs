@@ -142,7 +142,7 @@ public static class LabDifference
         foreach (var pool in after.Pools)
         {
             var was = before?.PoolNamed(pool.Name);
-            var words = $"{pool.Layout.Words()} of {Numbers.Count(pool.DiskIds.Count, "disk")}";
+            var words = pool.Layout.Words(pool.DiskIds.Count);
             if (was is null)
             {
                 changes.Add(new(ChangeKind.PoolAdded, $"{after.Name}: pool {pool.Name}, {words}", after.Id, Pool: pool.Name));

@@ -19,17 +19,23 @@ internal static class DataPlaces
     public static string? ClearDemo(string folder)
     {
         var mark = Path.Combine(folder, DemoMark);
-        if (Directory.Exists(folder) && Directory.EnumerateFileSystemEntries(folder).Any() && !File.Exists(mark))
+        if (Directory.EnumerateFileSystemEntries(folder).Any(e => Path.GetFileName(e) != FolderLock.FileName) && !File.Exists(mark))
         {
             return $"{folder} holds something that is not demo data, and the demo starts fresh each time. Nothing was changed. Name another folder with --data.";
         }
 
-        if (Directory.Exists(folder))
+        foreach (var entry in new DirectoryInfo(folder).EnumerateFileSystemInfos().Where(e => e.Name != FolderLock.FileName))
         {
-            Directory.Delete(folder, recursive: true);
+            if (entry is DirectoryInfo inner)
+            {
+                inner.Delete(recursive: true);
+            }
+            else
+            {
+                entry.Delete();
+            }
         }
 
-        Directory.CreateDirectory(folder);
         File.WriteAllText(mark, "Thrown away and made anew at every start of the demo.\n");
         return null;
     }

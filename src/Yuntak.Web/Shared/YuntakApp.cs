@@ -37,6 +37,7 @@ public static class YuntakApp
         builder.Logging.AddFilter("Microsoft.EntityFrameworkCore", LogLevel.Warning).AddFilter("Microsoft.AspNetCore", LogLevel.Warning);
         builder
             .Logging.AddFilter("Microsoft.Hosting.Lifetime", LogLevel.Warning)
+            .AddFilter("Microsoft.Extensions.Hosting", LogLevel.None)
             .AddFilter("Microsoft.AspNetCore.DataProtection", LogLevel.Error);
         if (string.IsNullOrEmpty(builder.Configuration["urls"]))
         {
@@ -63,16 +64,28 @@ public static class YuntakApp
             k.AddServerHeader = false;
         });
         var folder = Path.GetFullPath(builder.Configuration["data"] ?? DataPlaces.Usual(demo));
+        if (FolderLock.Take(folder) is not { } taken)
+        {
+            Console.Error.WriteLine(
+                $"Another Yuntak is running on {folder}. Stop it first, or name another folder with --data. Nothing was changed."
+            );
+            return null;
+        }
+
         if (demo && DataPlaces.ClearDemo(folder) is { } refusal)
         {
+            taken.Dispose();
             Console.Error.WriteLine(refusal);
             return null;
         }
 
+        // The container gives it back when the application ends.
+        builder.Services.AddSingleton(_ => taken);
         AddServices(builder.Services, folder);
         var app = builder.Build();
         try
         {
+            app.Services.GetRequiredService<FolderLock>();
             DataFolder.Prepare(app.Services);
             First(app.Services.GetRequiredService<LabStore>(), demo);
         }

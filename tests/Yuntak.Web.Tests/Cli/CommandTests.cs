@@ -115,6 +115,17 @@ public sealed class CommandTests : IDisposable
         Run(null, "check", folder.Path).Problem.ShouldContain("is a folder");
     }
 
+    [Theory]
+    [InlineData("check")]
+    [InlineData("check", "--no-such-option", "x")]
+    [InlineData("no-such-verb")]
+    public void A_call_that_is_not_understood_ends_2_in_plain_words(params string[] args)
+    {
+        var (ended, _, problem) = Run(null, args);
+        ended.ShouldBe(2);
+        problem.ShouldContain("./yuntak help lists the calls");
+    }
+
     [Fact]
     public void Runbook_starts_from_nothing_or_from_what_stands()
     {

@@ -67,7 +67,25 @@ public class DurabilityTests
 
         second.ExitCode.ShouldBe(1);
         said.ShouldContain("Is it running already?");
-        said.ShouldNotContain("   at ");
+        (said + await second.StandardOutput.ReadToEndAsync()).ShouldNotContain("   at ");
+    }
+
+    [Fact]
+    public async Task A_second_demo_never_throws_away_the_data_of_one_that_runs()
+    {
+        using var folder = new TempFolder();
+        using var first = Server.Launch("--demo", "--data", folder.File("demo"), "--urls", "http://127.0.0.1:0");
+        var address = (await first.StandardOutput.ReadLineAsync())!.Split(' ').First(w => w.StartsWith("http"));
+        using var second = Server.Launch("--demo", "--data", folder.File("demo"), "--urls", "http://127.0.0.1:0");
+        var said = await second.StandardError.ReadToEndAsync();
+        await second.WaitForExitAsync();
+
+        second.ExitCode.ShouldBe(1);
+        said.ShouldContain("Another Yuntak is running");
+        using var client = new HttpClient();
+        (await client.GetStringAsync(address + "/Bench")).ShouldContain("Saltmarsh Pottery");
+        first.Kill();
+        await first.WaitForExitAsync();
     }
 
     [Fact]
