@@ -17,8 +17,9 @@ internal sealed class FolderLock : IDisposable
         Directory.CreateDirectory(folder, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
         try
         {
+            var path = Path.Combine(folder, FileName);
             return new FolderLock(
-                new FileStream(Path.Combine(folder, FileName), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None)
+                new FileStream(path, FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None, 1, FileOptions.DeleteOnClose)
             );
         }
         catch (IOException)

@@ -44,16 +44,8 @@ public static class YuntakApp
             builder.WebHost.UseUrls(DefaultUrl);
         }
 
-        // A page from elsewhere must not reach this one by giving its own name this machine's address. Who listens wider names the hosts as well.
-        var urls = builder.Configuration["urls"] ?? DefaultUrl;
-        if (
-            urls.Split(';')
-                .All(u =>
-                    u.Contains("//127.", StringComparison.Ordinal)
-                    || u.Contains("//localhost", StringComparison.Ordinal)
-                    || u.Contains("//[::1]", StringComparison.Ordinal)
-                )
-        )
+        // A page from elsewhere must not reach this one by giving its own name this machine's address. Who listens wider is reached by other names.
+        if ((builder.Configuration["urls"] ?? DefaultUrl).Split(';').All(IsLoopback))
         {
             builder.Configuration["AllowedHosts"] = "127.0.0.1;localhost;[::1]";
         }
@@ -64,18 +56,8 @@ public static class YuntakApp
             k.AddServerHeader = false;
         });
         var folder = Path.GetFullPath(builder.Configuration["data"] ?? DataPlaces.Usual(demo));
-        if (FolderLock.Take(folder) is not { } taken)
+        if (OpenFolder(folder, demo) is not { } taken)
         {
-            Console.Error.WriteLine(
-                $"Another Yuntak is running on {folder}. Stop it first, or name another folder with --data. Nothing was changed."
-            );
-            return null;
-        }
-
-        if (demo && DataPlaces.ClearDemo(folder) is { } refusal)
-        {
-            taken.Dispose();
-            Console.Error.WriteLine(refusal);
             return null;
         }
 
@@ -98,6 +80,35 @@ public static class YuntakApp
 
         Use(app);
         return app;
+    }
+
+    private static bool IsLoopback(string url) => Uri.TryCreate(url, UriKind.Absolute, out var uri) && uri.IsLoopback;
+
+    /// <summary>Takes the data folder, and clears it for the demo. Null when it cannot be had; the reason is on standard error.</summary>
+    private static FolderLock? OpenFolder(string folder, bool demo)
+    {
+        try
+        {
+            var taken = FolderLock.Take(folder);
+            var refusal =
+                taken is null
+                    ? $"Another Yuntak is running on {folder}. Stop it first, or name another folder with --data. Nothing was changed."
+                : demo ? DataPlaces.ClearDemo(folder)
+                : null;
+            if (refusal is null)
+            {
+                return taken;
+            }
+
+            taken?.Dispose();
+            Console.Error.WriteLine(refusal);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
+        {
+            Console.Error.WriteLine($"The folder {folder} cannot be used: {e.Message} Name another with --data.");
+        }
+
+        return null;
     }
 
     private static void AddServices(IServiceCollection services, string folder)

@@ -53,7 +53,21 @@ public class DurabilityTests
 
         process.ExitCode.ShouldBe(1);
         said.ShouldContain("Nothing was changed");
-        File.Exists(folder.File("photos.txt")).ShouldBeTrue();
+        Directory.GetFileSystemEntries(folder.Path).ShouldBe([folder.File("photos.txt")]);
+    }
+
+    [Fact]
+    public async Task A_folder_that_is_a_file_is_said_in_one_line()
+    {
+        using var folder = new TempFolder();
+        await File.WriteAllTextAsync(folder.File("data"), "not a folder");
+        using var process = Server.Launch("--data", folder.File("data"), "--urls", "http://127.0.0.1:0");
+        var said = await process.StandardError.ReadToEndAsync();
+        await process.WaitForExitAsync();
+
+        process.ExitCode.ShouldBe(1);
+        said.ShouldContain("cannot be used");
+        said.ShouldNotContain("   at ");
     }
 
     [Fact]
