@@ -268,6 +268,17 @@ public class IntakeTests
         reading.Disks.Single().Model.ShouldBe("ab");
     }
 
+    [Theory]
+    [InlineData("""{"blockdevices":[{"name":"sda","type":"disk","size":1000,"model":"\ud800","mountpoints":["\udfff","/srv"]}]}""", 1)]
+    [InlineData("""{"\ud800":1}""", 0)]
+    [InlineData("""{"lscpu":[{"field":"\ud800","data":"\udc00"}]}""", 0)]
+    public void Halves_of_characters_are_left_out(string text, int disks)
+    {
+        var reading = IntakeReader.Read(text);
+        reading.Disks.Count.ShouldBe(disks);
+        reading.Disks.ShouldAllBe(d => d.MountedAt.Single() == "/srv");
+    }
+
     [Fact]
     public void Two_disks_with_one_id_are_kept_apart()
     {

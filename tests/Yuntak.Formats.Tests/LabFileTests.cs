@@ -106,6 +106,19 @@ public class LabFileTests
     }
 
     [Fact]
+    public void Characters_that_no_page_can_show_are_left_out()
+    {
+        var lab = LabFile
+            .Read(
+                Tiny.Replace("{ id: a, size", "{ id: a, name: \"n\\u0001\\u202Evme\\uFFFE\", size")
+                    .Replace("name: notes", "name: \"no\\u0007tes\"")
+            )
+            .Lab!;
+        lab.Hosts[0].Disks[0].Name.ShouldBe("nvme");
+        lab.Guests[0].Name.ShouldBe("notes");
+    }
+
+    [Fact]
     public void Several_faults_are_named_at_once()
     {
         var reading = LabFile.Read(Tiny.Replace("16 GiB", "lots").Replace("cores: 4", "cores: x").Replace("wiki", "weather"));

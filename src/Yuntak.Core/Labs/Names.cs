@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text;
 
 namespace Yuntak.Core.Labs;
@@ -30,12 +31,21 @@ public static class Names
         return name;
     }
 
-    /// <summary>Text on one line without control characters or direction marks, trimmed.</summary>
-    public static string Clean(string? text) =>
-        string.Concat(
-                (text ?? "").Where(c => !char.IsControl(c) && char.GetUnicodeCategory(c) != System.Globalization.UnicodeCategory.Format)
-            )
-            .Trim();
+    /// <summary>Text on one line without control characters, direction marks or halves of characters, trimmed: safe in any file and on any page.</summary>
+    public static string Clean(string? text)
+    {
+        var clean = new StringBuilder();
+        foreach (var rune in (text ?? "").EnumerateRunes())
+        {
+            var category = Rune.GetUnicodeCategory(rune);
+            if (category is not (UnicodeCategory.Control or UnicodeCategory.Format or UnicodeCategory.OtherNotAssigned))
+            {
+                clean.Append(rune);
+            }
+        }
+
+        return clean.ToString().Trim();
+    }
 
     /// <summary>An id made from a name: lower case letters, digits and hyphens, and not among <paramref name="taken"/>.</summary>
     public static string IdFrom(string name, IEnumerable<string> taken)

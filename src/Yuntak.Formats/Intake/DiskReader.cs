@@ -89,7 +89,7 @@ internal static class DiskReader
         foreach (var row in rows)
         {
             var points = row.Rows("mountpoints")
-                .Select(m => m.ValueKind == JsonValueKind.String ? m.GetString() : null)
+                .Select(m => m.ValueKind == JsonValueKind.String ? m.Readable() : null)
                 .Append(row.Text("mountpoint"));
             var top = row.Text("name");
             for (var steps = 0; top is not null && steps < 16 && parents.TryGetValue(top, out var parent); steps++)

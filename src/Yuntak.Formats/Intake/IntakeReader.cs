@@ -67,7 +67,22 @@ public static class IntakeReader
                     parts.Add(plainReading);
                     break;
                 case RawKind.Json:
-                    ReadJson(part, parts, ref processor, ref installed, disks);
+                    try
+                    {
+                        ReadJson(part, parts, ref processor, ref installed, disks);
+                    }
+                    catch (InvalidOperationException)
+                    {
+                        // A name spelt with half a character: JSON allows it, text cannot hold it.
+                        parts.Add(
+                            new PartReading(
+                                "other",
+                                0,
+                                [$"line {part.Line}: this JSON spells characters that do not exist; it was left out"]
+                            )
+                        );
+                    }
+
                     break;
                 default:
                     firstOther ??= part;

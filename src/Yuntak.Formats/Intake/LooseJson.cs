@@ -17,11 +17,24 @@ internal static class LooseJson
 
         var text = value.ValueKind switch
         {
-            JsonValueKind.String => value.GetString(),
+            JsonValueKind.String => value.Readable(),
             JsonValueKind.Number or JsonValueKind.True or JsonValueKind.False => value.GetRawText(),
             _ => null,
         };
         return string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+    }
+
+    /// <summary>A string; null when it holds half a character, which JSON can spell but text cannot hold.</summary>
+    public static string? Readable(this JsonElement value)
+    {
+        try
+        {
+            return value.GetString();
+        }
+        catch (InvalidOperationException)
+        {
+            return null;
+        }
     }
 
     /// <summary>A flag written as true, "1", 1 or "true"; null when it is missing.</summary>

@@ -55,7 +55,7 @@ internal sealed class NodeReader
 
         if (node is YamlScalarNode scalar)
         {
-            return scalar.Value ?? "";
+            return Core.Labs.Names.Clean(scalar.Value);
         }
 
         Problem(key, "a single value belongs here");
@@ -147,7 +147,7 @@ internal sealed class NodeReader
         {
             if (item is YamlScalarNode { Value: { } text })
             {
-                texts.Add(text);
+                texts.Add(Core.Labs.Names.Clean(text));
             }
             else
             {

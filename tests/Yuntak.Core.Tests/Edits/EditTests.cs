@@ -56,6 +56,15 @@ public class EditTests
     public void A_name_of_nothing_is_refused(string? name) =>
         Refused(HostEdits.Add(Small.Host("x") with { Name = name! })).ShouldBe("Give the host a name.");
 
+    [Theory]
+    [InlineData("a\u0001\u202Eb\uFFFE", "ab")]
+    [InlineData("  Ärger & 日本 🦉 ", "Ärger & 日本 🦉")]
+    public void Names_keep_every_letter_and_nothing_that_is_none(string typed, string kept) => Names.Clean(typed).ShouldBe(kept);
+
+    [Fact]
+    public void Half_a_character_becomes_the_sign_for_one_that_is_lost() =>
+        Names.Clean(string.Concat("a", '\ud800', "b")).ShouldBe("a\uFFFDb");
+
     [Fact]
     public void A_name_of_300_characters_is_refused_with_its_length() =>
         Refused(GuestEdits.Add(Small.Guest("x") with { Name = new string('a', 300) })).ShouldContain("300 characters");
