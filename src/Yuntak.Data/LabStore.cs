@@ -56,6 +56,14 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         return row is null ? null : cache.LabOf(row);
     }
 
+    /// <summary>A revision of a pointer with the change that made it, or null when the pointer has none of that key.</summary>
+    public async Task<(Lab Lab, string Sentence)?> RevisionAsync(Pointer pointer, long revision, CancellationToken cancel = default)
+    {
+        await using var db = await databases.CreateDbContextAsync(cancel);
+        var row = await RowAsync(db, revision, cancel);
+        return row?.Pointer == pointer ? (cache.LabOf(row), row.Sentence) : null;
+    }
+
     /// <summary>A change of the draft that was set aside, with the lab it started from; null when there is none of that key.</summary>
     public async Task<(Lab Common, Lab Mine)?> AsideAsync(long revision, CancellationToken cancel = default)
     {
@@ -79,8 +87,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         await using var db = await databases.CreateDbContextAsync(cancel);
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var pointers = await db.Labs.SingleAsync(l => l.Id == OnlyLab, cancel);
-        var head =
-            await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
+        var head = await NeededRowAsync(db, HeadOf(pointers, pointer), cancel);
         if (head.Id != basedOn)
         {
             return await SetAsideAsync(db, transaction, pointer, basedOn, head, edit, cancel);
@@ -124,8 +131,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         await using var db = await databases.CreateDbContextAsync(cancel);
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var pointers = await db.Labs.SingleAsync(l => l.Id == OnlyLab, cancel);
-        var head =
-            await RowAsync(db, HeadOf(pointers, pointer), cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
+        var head = await NeededRowAsync(db, HeadOf(pointers, pointer), cancel);
         if (head.Id != basedOn)
         {
             throw new EditRefused(
@@ -204,9 +210,12 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
 
     private async Task<Head> HeadAsync(YuntakDb db, long revision, CancellationToken cancel)
     {
-        var row = await RowAsync(db, revision, cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
+        var row = await NeededRowAsync(db, revision, cancel);
         return new Head(row.Id, row.Number, cache.LabOf(row), row.Sentence, row.Parent, row.UndoTo is not null, row.RedoTo is not null);
     }
+
+    private async Task<RevisionRow> NeededRowAsync(YuntakDb db, long revision, CancellationToken cancel) =>
+        await RowAsync(db, revision, cancel) ?? throw new InvalidOperationException("The head's revision is missing.");
 
     private async Task<RevisionRow?> RowAsync(YuntakDb db, long revision, CancellationToken cancel)
     {

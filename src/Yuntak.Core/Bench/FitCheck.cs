@@ -10,12 +10,11 @@ public static class FitCheck
     /// <summary>The answer for one guest and one host.</summary>
     public static FitAnswer Of(Assessment assessment, Guest guest, Host host)
     {
-        var lab = assessment.Lab;
-        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(lab, guest, host);
+        List<Sizing> others = [.. (assessment.Host(host.Id)?.Guests ?? []).Where(s => s.Guest.Id != guest.Id)];
+        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(guest), host, others);
         var placed = guest with { Placement = placement };
         var sizing = Sizing.Of(placed);
-        var others = assessment.Host(host.Id)?.Guests.Where(s => s.Guest.Id != guest.Id) ?? [];
-        var after = new HostAssessment(host, lab.Settings, [.. others, sizing]);
+        var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing]);
         return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
     }
 
@@ -34,7 +33,7 @@ public static class FitCheck
             );
         }
 
-        if (guest.Profiles.Any(p => p.StartOrder == 1) && host.NetworkPorts is < 2)
+        if (guest.Follows(ProfileBook.Router) && host.NetworkPorts is < 2)
         {
             yield return new FitLimit(
                 $"a router needs two network ports, {host.Name} has {host.NetworkPorts}",
@@ -91,9 +90,7 @@ public static class FitCheck
             )
         )
         {
-            var needs =
-                (pool.Pool.Name == placement.SystemPool ? guest.SystemDisk : ByteSize.Zero)
-                + (pool.Pool.Name == placement.BulkPool ? guest.Bulk : ByteSize.Zero);
+            var needs = pool.ClaimOf(guest);
             var spare = pool.Spare + needs;
             yield return new FitLimit(
                 $"disk: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",

@@ -56,6 +56,11 @@ public sealed class PoolBudget
     /// <summary>What lies in it and what guests claim.</summary>
     public Figure<ByteSize> Claimed { get; }
 
+    /// <summary>What a guest claims of this pool where it is placed: its system disk, its bulk data, both or neither.</summary>
+    public ByteSize ClaimOf(Sizing guest) =>
+        (guest.Guest.Placement?.SystemPool == Pool.Name ? guest.SystemDisk : ByteSize.Zero)
+        + (guest.Guest.Placement?.BulkPool == Pool.Name ? guest.Bulk : ByteSize.Zero);
+
     /// <summary>What is left; negative when too much is claimed.</summary>
     public ByteSize Spare => Room.Usable - Claimed.Value;
 

@@ -8,18 +8,21 @@ namespace Yuntak.Core.Bench;
 public static class VolumePlacement
 {
     /// <summary>Where a guest's volumes go on a host. Pools of the names it uses already are kept when the host has them.</summary>
-    public static Placement Choose(Lab lab, Guest guest, Host host)
+    public static Placement Choose(Lab lab, Guest guest, Host host) =>
+        Choose(Sizing.Of(guest), host, [.. lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(Sizing.Of)]);
+
+    /// <summary>The same, where the guest and the others on the host are sized already.</summary>
+    internal static Placement Choose(Sizing sizing, Host host, IReadOnlyList<Sizing> others)
     {
-        var sizing = Sizing.Of(guest);
-        var others = lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(Sizing.Of).ToList();
+        var before = sizing.Guest.Placement;
         var pools = host.Pools.Select(p => new PoolBudget(host, p, others)).ToList();
-        var system = Best(pools, sizing.SystemDisk, preferFlash: true, guest.Placement?.SystemPool);
+        var system = Best(pools, sizing.SystemDisk, preferFlash: true, before?.SystemPool);
         if (sizing.Bulk == ByteSize.Zero)
         {
             return new Placement(host.Id, system?.Pool.Name);
         }
 
-        var bulk = Best(pools, sizing.Bulk, preferFlash: false, guest.Placement?.BulkPool);
+        var bulk = Best(pools, sizing.Bulk, preferFlash: false, before?.BulkPool);
         return new Placement(host.Id, system?.Pool.Name, bulk?.Pool.Name);
     }
 

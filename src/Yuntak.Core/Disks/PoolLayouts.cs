@@ -26,15 +26,6 @@ public static class PoolLayouts
             _ => layout.ParityDisks() + 1,
         };
 
-    /// <summary>Failures that are always survived.</summary>
-    public static int Survives(this PoolLayout layout, int disks) =>
-        layout switch
-        {
-            PoolLayout.Mirror => Math.Max(0, disks - 1),
-            PoolLayout.StripedMirrors => 1,
-            _ => layout.ParityDisks(),
-        };
-
     /// <summary>The layout with its disks in words: «mirror of 2 disks», «single disk».</summary>
     public static string Words(this PoolLayout layout, int disks) =>
         disks == 1 ? layout.Words() : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";

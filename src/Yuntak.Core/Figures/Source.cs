@@ -12,7 +12,4 @@ public sealed record Source(string Text)
 
     /// <summary>Follows from adding up; nothing to cite.</summary>
     public static readonly Source Arithmetic = new("arithmetic");
-
-    /// <summary>Units and prefixes.</summary>
-    public static readonly Source Iec80000 = new("IEC 80000-13, prefixes for binary multiples");
 }

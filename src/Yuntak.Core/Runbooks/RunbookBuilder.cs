@@ -2,6 +2,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -192,7 +193,7 @@ public static class RunbookBuilder
             return [];
         }
 
-        var router = guest.Wants.Any(w => w.ProfileId == "router");
+        var router = guest.Wants.Any(w => w.ProfileId == ProfileBook.Router);
         return
         [
             router

@@ -31,9 +31,6 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     /// <summary>So many GiB, rounded to whole bytes.</summary>
     public static ByteSize FromGiB(double gib) => new((long)Math.Round(gib * (1L << 30)));
 
-    /// <summary>So many TiB, rounded to whole bytes.</summary>
-    public static ByteSize FromTiB(double tib) => new((long)Math.Round(tib * (1L << 40)));
-
     /// <summary>So many GB (10⁹ bytes), rounded to whole bytes.</summary>
     public static ByteSize FromGB(double gb) => new((long)Math.Round(gb * 1e9));
 

@@ -5,6 +5,12 @@ namespace Yuntak.Core.Wants;
 /// <summary>All profiles Yuntak knows. The figures are common practice unless a term says otherwise; they are defaults, not promises.</summary>
 public static class ProfileBook
 {
+    /// <summary>The id of the profile that stands between the house and the internet; several rules treat it apart.</summary>
+    public const string Router = "router";
+
+    /// <summary>The id of the profile that is there to be broken.</summary>
+    public const string TestMachine = "test-machine";
+
     private const double BytesPerGB = 1e9;
     private const double BytesPerGiB = 1L << 30;
     private const double SecondsPerDay = 86_400;
@@ -123,7 +129,7 @@ public static class ProfileBook
             Caution: "Cameras see people. Ask who may be recorded, where and for how long; local law decides, and neighbours' ground and public streets are usually off limits."
         ),
         new(
-            "router",
+            Router,
             "router and firewall",
             "Stands between the house and the internet.",
             Family.Network,
@@ -140,7 +146,7 @@ public static class ProfileBook
             StartOrder: 1
         ),
         new(
-            "test-machine",
+            TestMachine,
             "test machine",
             "Somewhere to try a system out and throw it away.",
             Family.Workshop,

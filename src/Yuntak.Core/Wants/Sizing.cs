@@ -84,6 +84,9 @@ public sealed class Sizing
     /// <summary>All profiles the guest follows.</summary>
     public IEnumerable<Profile> Profiles => parts.Select(p => p.Profile);
 
+    /// <summary>Whether one of its services follows the profile of that id.</summary>
+    public bool Follows(string profileId) => parts.Exists(p => p.Profile.Id == profileId);
+
     /// <summary>The services of the guest with their loads.</summary>
     public IEnumerable<(Profile Profile, Load Load)> Parts => parts;
 

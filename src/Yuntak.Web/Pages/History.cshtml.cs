@@ -24,11 +24,11 @@ public sealed class HistoryModel(DeskService desks, LabStore store) : LabPageMod
 
     public async Task<IActionResult> OnPostRestoreAsync(long revision)
     {
-        var lines = await Store.HistoryAsync(Pointer.Draft, int.MaxValue);
-        var line = lines.FirstOrDefault(l => l.Revision == revision);
-        var lab = line is null ? null : await Store.LabAtAsync(revision);
+        var found = await Store.RevisionAsync(Pointer.Draft, revision);
         return await ChangeAsync(_ =>
-            lab is null ? throw new EditRefused("That revision is not there.") : new Changed(lab, $"brought back: {line!.Sentence}")
+            found is { } earlier
+                ? new Changed(earlier.Lab, $"brought back: {earlier.Sentence}")
+                : throw new EditRefused("That revision is not there.")
         );
     }
 }

@@ -53,8 +53,8 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         });
 
     /// <summary>Changes the draft and comes back to the same page. A refusal is shown there; a clash leads to the page that shows both versions.</summary>
-    protected Task<IActionResult> ChangeAsync(Edit edit, Pointer pointer = Pointer.Draft, string? then = null) =>
-        StepAsync(() => store.CommitAsync(pointer, BasedOn, edit), then);
+    protected Task<IActionResult> ChangeAsync(Edit edit, string? then = null) =>
+        StepAsync(() => store.CommitAsync(Pointer.Draft, BasedOn, edit), then);
 
     /// <summary>Changes the draft from a form: a refusal shows the form again with all that was typed.</summary>
     protected async Task<IActionResult> ChangeFromFormAsync(Edit edit, string then)
@@ -70,13 +70,26 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         }
     }
 
-    private async Task<IActionResult> StepAsync(Func<Task<CommitResult>> step, string? then = null)
+    /// <summary>Carries a step out and comes back. A refusal is shown on the page that follows.</summary>
+    /// <param name="step">The step.</param>
+    /// <param name="then">Where to go; the same page when left out.</param>
+    /// <param name="whenStale">Says in words what became of a step based on an old revision; without it the person chooses on a page of its own.</param>
+    protected async Task<IActionResult> StepAsync(
+        Func<Task<CommitResult>> step,
+        string? then = null,
+        Func<CommitResult.Stale, string>? whenStale = null
+    )
     {
         try
         {
             if (await step() is CommitResult.Stale stale)
             {
-                return Clash(stale);
+                if (whenStale is null)
+                {
+                    return Clash(stale);
+                }
+
+                TempData[RefusalKey] = whenStale(stale);
             }
         }
         catch (EditRefused refused)

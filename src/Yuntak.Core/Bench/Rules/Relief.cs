@@ -1,3 +1,4 @@
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
@@ -38,8 +39,10 @@ internal static class Relief
                 .Take(GuestsTried)
         )
         {
-            var other = host.Pools.FirstOrDefault(p => p != pool && (p.Claimed.Value + guest.SystemDisk).ShareOf(p.Room.Usable) <= 0.8);
-            if (other is not null && (pool.Claimed.Value - guest.SystemDisk).ShareOf(pool.Room.Usable) <= 0.8)
+            var other = host.Pools.FirstOrDefault(p =>
+                p != pool && (p.Claimed.Value + guest.SystemDisk).ShareOf(p.Room.Usable) <= PoolRoom.ComfortShare
+            );
+            if (other is not null && (pool.Claimed.Value - guest.SystemDisk).ShareOf(pool.Room.Usable) <= PoolRoom.ComfortShare)
             {
                 yield return new Fix(
                     $"Move {guest.Guest.Name}'s system disk to {other.Pool.Name}",
@@ -50,16 +53,12 @@ internal static class Relief
         }
 
         foreach (
-            var fix in Moves(lab, host, s => Claim(s, pool).Bytes / (double)Math.Max(1, (pool.Claimed.Value - pool.Room.Comfort).Bytes))
+            var fix in Moves(lab, host, s => pool.ClaimOf(s).Bytes / (double)Math.Max(1, (pool.Claimed.Value - pool.Room.Comfort).Bytes))
         )
         {
             yield return fix;
         }
     }
-
-    private static ByteSize Claim(Sizing guest, PoolBudget pool) =>
-        (guest.Guest.Placement!.SystemPool == pool.Pool.Name ? guest.SystemDisk : ByteSize.Zero)
-        + (guest.Guest.Placement.BulkPool == pool.Pool.Name ? guest.Bulk : ByteSize.Zero);
 
     /// <param name="relief">How much of the excess a guest's leaving takes away: 1 is just enough.</param>
     private static IEnumerable<Fix> Moves(Assessment lab, HostAssessment host, Func<Sizing, double> relief)

@@ -1,7 +1,7 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Bench.Rules;
 
@@ -22,10 +22,10 @@ public sealed class RouterWithTestGuests : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Assessment lab) =>
         from host in lab.Hosts
-        let router = host.Guests.FirstOrDefault(g => g.Profiles.Any(p => p.Id == "router"))
+        let router = host.Guests.FirstOrDefault(g => g.Follows(ProfileBook.Router))
         where router is not null
         from test in host.Guests
-        where test.Profiles.Any(p => p.Id == "test-machine")
+        where test.Follows(ProfileBook.TestMachine)
         select Info.On(
             Subject.Of(test.Guest),
             $"{test.Guest.Name} is tried out beside the router",

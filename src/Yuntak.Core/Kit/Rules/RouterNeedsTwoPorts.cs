@@ -2,7 +2,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -25,7 +25,7 @@ public sealed class RouterNeedsTwoPorts : IRule
         from host in lab.Hosts
         where host.Host.NetworkPorts is < 2
         from guest in host.Guests
-        where guest.Profiles.Any(p => p.Id == "router")
+        where guest.Follows(ProfileBook.Router)
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} needs a second network port",

@@ -31,10 +31,8 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     public async Task OnGetAsync() => Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
 
-    public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt)
-    {
-        return ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step)));
-    }
+    public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt) =>
+        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step)));
 
     public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
         ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));
@@ -48,20 +46,10 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
             : null;
 
     /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
-    private async Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step)
-    {
-        try
-        {
-            if (await step() is CommitResult.Stale stale)
-            {
-                TempData["refusal"] = $"Somebody ticked a step off meanwhile: {stale.Theirs.Sentence}. Yours was not ticked; look again.";
-            }
-        }
-        catch (EditRefused refused)
-        {
-            TempData["refusal"] = refused.Message;
-        }
-
-        return Redirect("/Runbook");
-    }
+    private Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step) =>
+        StepAsync(
+            step,
+            "/Runbook",
+            stale => $"Somebody ticked a step off meanwhile: {stale.Theirs.Sentence}. Yours was not ticked; look again."
+        );
 }
