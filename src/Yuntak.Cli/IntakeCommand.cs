@@ -1,27 +1,43 @@
 using System.CommandLine;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 
 namespace Yuntak.Cli;
 
-/// <summary><c>intake FILE|-</c>: reads a host from its own tools' output and says what was read.</summary>
+/// <summary><c>intake BUNDLE [--lab LAB.yaml --as NAME]</c>: reads a host from its own tools' output, says what was read, and takes it over into a lab file.</summary>
 internal static class IntakeCommand
 {
     public static Command Make()
     {
-        var file = new Argument<string>("FILE")
+        var file = new Argument<string>("BUNDLE")
         {
-            Description = "Output of lscpu -J, lsblk -J -b, /proc/meminfo, or all of them in one; - for standard input.",
+            Description = "What collect.sh printed, or the output of any of the tools it runs; - for standard input.",
         };
+        var lab = new Option<string?>("--lab")
+        {
+            Description =
+                "A lab file that takes the host over. It is made when it is not there; the old one is kept with .before at its end.",
+        };
+        var name = new Option<string?>("--as") { Description = "The host's name in the lab; without it, the one it gives itself." };
         var json = Shared.Json();
-        var command = new Command("intake", "Read a host from the output of its own tools.") { file, json };
-        command.SetAction(parsed => Run(parsed.GetValue(file)!, parsed.GetValue(json)));
+        var command = new Command("intake", "Read a host from the output of its own tools.") { file, lab, name, json };
+        command.SetAction(parsed => Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), parsed.GetValue(json)));
         return command;
     }
 
-    private static int Run(string path, bool json)
+    private static int Run(string path, string? labPath, string? name, bool json)
     {
+        if (name is not null && labPath is null)
+        {
+            Shared.Refuse(["--as names a host in a lab; say which with --lab LAB.yaml."], json);
+            return Shared.CouldNotRead;
+        }
+
         using var stream = Shared.Open(path, json);
         if (stream is null)
         {
@@ -29,24 +45,98 @@ internal static class IntakeCommand
         }
 
         var reading = IntakeReader.Read(stream);
-        if (json)
+        IReadOnlyList<string>? changes = null;
+        if (labPath is not null && reading.HasAnything && !TakeOver(reading, labPath, name, json, out changes))
         {
-            Console.WriteLine(JsonAnswers.Intake(reading));
-            return reading.HasAnything ? 0 : Shared.CouldNotRead;
+            return Shared.CouldNotRead;
         }
 
+        if (json)
+        {
+            Console.WriteLine(JsonAnswers.Intake(reading, changes));
+        }
+        else
+        {
+            Print(reading, changes);
+        }
+
+        return reading.HasAnything ? 0 : Shared.CouldNotRead;
+    }
+
+    private static bool TakeOver(HostReading reading, string path, string? name, bool json, out IReadOnlyList<string>? changes)
+    {
+        changes = null;
+        var before = File.Exists(path) ? Shared.ReadLab(path, json) : Lab.Empty("My lab");
+        if (before is null)
+        {
+            return false;
+        }
+
+        try
+        {
+            var (after, said) = Taken(before, reading, name);
+            changes = said;
+            return after == before || Shared.WriteLab(path, after, json);
+        }
+        catch (EditRefused refused)
+        {
+            Shared.Refuse([refused.Message + " The lab file was not changed."], json);
+            return false;
+        }
+    }
+
+    private static (Lab After, IReadOnlyList<string> Said) Taken(Lab lab, HostReading reading, string? name)
+    {
+        name ??= reading.HostName ?? throw new EditRefused("The text does not say which host it is of; name it with --as NAME.");
+        var known = lab.Hosts.FirstOrDefault(h => string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase));
+        if (known is null)
+        {
+            var added = HostEdits.Add(NewHost.From(reading, name))(lab);
+            return (added.Lab, [added.Sentence]);
+        }
+
+        var update = HostUpdate.Of(Assessment.Of(lab), known, reading);
+        return (KitEdits.Accept(known.Id, reading)(lab).Lab, [.. update.Changes.Select(c => c.Text), .. update.Effects]);
+    }
+
+    private static void Print(HostReading reading, IReadOnlyList<string>? changes)
+    {
         Console.WriteLine($"Read: {reading.Words()}.");
+        foreach (var part in reading.Parts)
+        {
+            Console.WriteLine($"  {part.Part}: {part.Words}");
+        }
+
         foreach (var disk in reading.Disks)
         {
-            var mounted = disk.MountedAt.Count == 0 ? "nothing mounted" : "mounted at " + string.Join(", ", disk.MountedAt);
-            Console.WriteLine($"  {disk.Name}: {disk.Size.ToDecimalString()} {disk.Kind.Words()}, {disk.Id}, {mounted}");
+            var hours = disk.HoursRun is { } h ? $", {h:#,##0} hours" : "";
+            var health = disk.Health is { } known ? $", {known.Word}" : "";
+            Console.WriteLine(
+                $"  {disk.Name}: {disk.Size.ToDecimalString()} {disk.Kind.Words()}, {disk.Id}, {disk.Contents}{hours}{health}"
+            );
+        }
+
+        foreach (var device in reading.Hardware.UsbDevices.Where(d => !d.Hub))
+        {
+            var controller = reading.Hardware.ControllerOf(device.Port) is { } address
+                ? $"controller {address}"
+                : "a controller that was not read";
+            Console.WriteLine($"  USB {device.Name ?? device.Id ?? "device"}: port {device.Port}, {controller}");
+        }
+
+        foreach (var change in changes ?? [])
+        {
+            Console.WriteLine(change);
+        }
+
+        if (changes is { Count: 0 })
+        {
+            Console.WriteLine("Nothing changed.");
         }
 
         foreach (var problem in reading.Problems)
         {
             Console.Error.WriteLine(problem);
         }
-
-        return reading.HasAnything ? 0 : Shared.CouldNotRead;
     }
 }

@@ -67,6 +67,31 @@ internal static class Shared
         return reading.Lab;
     }
 
+    /// <summary>Writes a lab file beside the old one and puts it in its place; the old one stays with <c>.before</c> at its end. Says why when it cannot.</summary>
+    public static bool WriteLab(string path, Lab lab, bool json)
+    {
+        try
+        {
+            var fresh = path + ".new";
+            File.WriteAllText(
+                fresh,
+                path.EndsWith(".json", StringComparison.OrdinalIgnoreCase) ? LabFile.ToJson(lab) : LabFile.ToYaml(lab)
+            );
+            if (File.Exists(path))
+            {
+                File.Copy(path, path + ".before", overwrite: true);
+            }
+
+            File.Move(fresh, path, overwrite: true);
+            return true;
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException or NotSupportedException)
+        {
+            Refuse([$"{path} cannot be written: {e.Message} It was not changed."], json);
+            return false;
+        }
+    }
+
     /// <summary>Says what is wrong: as JSON on standard output, else in plain lines on standard error.</summary>
     public static void Refuse(IReadOnlyList<string> problems, bool json)
     {

@@ -26,6 +26,26 @@ public static class PoolLayouts
             _ => layout.ParityDisks() + 1,
         };
 
+    /// <summary>How many disks may fail, whichever they are, before data is lost.</summary>
+    /// <param name="layout">The layout.</param>
+    /// <param name="disks">How many disks it is made of.</param>
+    public static int Survives(this PoolLayout layout, int disks) =>
+        layout switch
+        {
+            PoolLayout.Mirror => disks - 1,
+            PoolLayout.StripedMirrors => 1,
+            _ => layout.ParityDisks(),
+        };
+
+    /// <summary>What is left of its safety when disks are missing, in words.</summary>
+    public static string AfterLosing(this PoolLayout layout, int missing, int disks) =>
+        (layout.Survives(disks) - missing) switch
+        {
+            < 0 => layout == PoolLayout.StripedMirrors ? "it is lost if two of them were a pair" : "it is lost, restore it from its backup",
+            0 => "the next disk that fails takes all of it",
+            var more => $"it survives {more} more",
+        };
+
     /// <summary>The layout with its disks in words: «mirror of 2 disks», «single disk».</summary>
     public static string Words(this PoolLayout layout, int disks) =>
         disks == 1 ? layout.Words() : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";

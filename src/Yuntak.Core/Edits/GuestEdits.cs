@@ -54,7 +54,9 @@ public static class GuestEdits
             var words = lab.Host(guest.Placement?.Host) is { } from
                 ? $"{guest.Name} moved {from.Name} → {target.Name}"
                 : $"{guest.Name} put on {target.Name}";
-            return new Changed(lab.WithGuest(id, g => g with { Placement = placement }), words);
+            // A device stays in its host: whoever moves away leaves it there.
+            var left = guest.Devices.Count == 0 ? "" : $", leaving {Numbers.Count(guest.Devices.Count, "device")} behind";
+            return new Changed(lab.WithGuest(id, g => g with { Placement = placement, Devices = [] }), words + left);
         };
 
     /// <summary>Takes a guest off its host; it stays in the lab, asked for.</summary>
@@ -65,7 +67,7 @@ public static class GuestEdits
             var host = lab.Host(guest.Placement?.Host);
             return host is null
                 ? new Changed(lab, $"{guest.Name} is on no host")
-                : new Changed(lab.WithGuest(id, g => g with { Placement = null }), $"{guest.Name} taken off {host.Name}");
+                : new Changed(lab.WithGuest(id, g => g with { Placement = null, Devices = [] }), $"{guest.Name} taken off {host.Name}");
         };
 
     /// <summary>Puts a guest's volumes into other pools of its host.</summary>

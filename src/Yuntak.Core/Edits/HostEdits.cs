@@ -47,7 +47,7 @@ public static class HostEdits
             var left = lab with
             {
                 Hosts = lab.Hosts.Without(h => h.Id == id),
-                Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g with { Placement = null }),
+                Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g with { Placement = null, Devices = [] }),
             };
             return new Changed(left, $"host {host.Name} removed" + (guests > 0 ? $", {Numbers.Count(guests, "guest")} taken off it" : ""));
         };
@@ -117,7 +117,9 @@ public static class HostEdits
 
     private static string? OtherThan(string gone, string? pool) => pool == gone ? null : pool;
 
-    private static Host Existing(Lab lab, HostId id) => lab.Host(id) ?? throw new EditRefused("That host is no longer in the lab.");
+    /// <summary>The host of that id.</summary>
+    /// <exception cref="EditRefused">It is no longer in the lab.</exception>
+    internal static Host Existing(Lab lab, HostId id) => lab.Host(id) ?? throw new EditRefused("That host is no longer in the lab.");
 
     private static string FreeName(Lab lab, string typed, HostId? except)
     {

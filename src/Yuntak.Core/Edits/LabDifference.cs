@@ -46,39 +46,7 @@ public static class LabDifference
     }
 
     /// <summary>What differs between two descriptions of a host, in words; pools apart.</summary>
-    public static IReadOnlyList<string> Words(Host before, Host after)
-    {
-        List<string> words = [];
-        Say(words, "called", before.Name, after.Name);
-        Say(words, "described as", before.Description, after.Description);
-        Say(words, "cores", before.Processor.Cores, after.Processor.Cores);
-        Say(words, "threads", before.Processor.Threads, after.Processor.Threads);
-        Say(words, "sockets", before.Processor.Sockets, after.Processor.Sockets);
-        Say(words, "processor family", before.Processor.Architecture, after.Processor.Architecture);
-        Say(words, "memory", before.Memory, after.Memory);
-        Say(words, "virtualisation", OnOff(before.Processor.Virtualisation), OnOff(after.Processor.Virtualisation));
-        Say(words, "network ports", Known(before.NetworkPorts), Known(after.NetworkPorts));
-        Say(words, "battery backup", OnOff(before.BatteryBackup), OnOff(after.BatteryBackup));
-        Say(words, "watts at rest", Known(before.IdleWatts), Known(after.IdleWatts));
-        Say(words, "watts at full load", Known(before.FullWatts), Known(after.FullWatts));
-        foreach (var disk in after.Disks)
-        {
-            var was = before.Disks.FirstOrDefault(d => d.Id == disk.Id);
-            if (was is null)
-            {
-                words.Add($"disk {disk.Name} added, {disk.Size.ToDecimalString()}");
-            }
-            else if (was != disk)
-            {
-                words.Add($"disk {disk.Name} corrected");
-            }
-        }
-
-        words.AddRange(
-            before.Disks.Where(d => after.Disks.All(a => a.Id != d.Id)).Select(d => $"disk {d.Name} gone, {d.Size.ToDecimalString()}")
-        );
-        return words;
-    }
+    public static IReadOnlyList<string> Words(Host before, Host after) => [.. HostDifference.Between(before, after).Select(c => c.Text)];
 
     /// <summary>What differs between two forms of one guest, in words.</summary>
     public static IReadOnlyList<string> Words(Lab labBefore, Guest before, Lab labAfter, Guest after)
@@ -100,6 +68,7 @@ public static class LabDifference
             Say(words, "pool for bulk data", before.Placement.BulkPool ?? "none", after.Placement.BulkPool ?? "none");
         }
 
+        Say(words, "devices handed over whole", Listed(before.Devices), Listed(after.Devices));
         Say(words, "image", before.Image ?? "none", after.Image ?? "none");
         if (before.Folders != after.Folders)
         {
@@ -108,6 +77,8 @@ public static class LabDifference
 
         return [.. words, .. PlanningWords(before, after)];
     }
+
+    private static string Listed(ValueList<string> devices) => devices.Count == 0 ? "none" : string.Join(" and ", devices);
 
     private static IEnumerable<string> PlanningWords(Guest before, Guest after)
     {
@@ -221,12 +192,4 @@ public static class LabDifference
             words.Add($"{what} {Arrow.Between(before.ToString() ?? "", after.ToString() ?? "")}");
         }
     }
-
-    private static string OnOff(bool? known) =>
-        known is null ? "unknown"
-        : known.Value ? "yes"
-        : "no";
-
-    private static string Known<T>(T? value)
-        where T : struct => value?.ToString() ?? "unknown";
 }

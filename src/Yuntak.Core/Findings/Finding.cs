@@ -38,6 +38,15 @@ public sealed class Finding
     /// <summary>Changes that settle it.</summary>
     public IReadOnlyList<Fix> Fixes => fixes.Value;
 
+    /// <summary>Whether it is about a host, one of its pools, or a guest on it.</summary>
+    public bool Concerns(Bench.HostAssessment host) =>
+        Subject.Kind switch
+        {
+            SubjectKind.Host => Subject.Id == host.Host.Id.Value,
+            SubjectKind.Pool => Subject.Id.StartsWith(host.Host.Id.Value + "/", StringComparison.Ordinal),
+            _ => host.Guests.Any(g => g.Guest.Id.Value == Subject.Id),
+        };
+
     /// <summary>What it is known by while it lasts: the rule and the subject.</summary>
     public string Key => $"{Rule.Id}@{Subject.Id}";
 }

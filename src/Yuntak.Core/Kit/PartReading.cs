@@ -1,7 +1,18 @@
 namespace Yuntak.Core.Kit;
 
 /// <summary>What became of one part of a pasted or uploaded text.</summary>
-/// <param name="Part">Which part: «processor», «memory», «disks», or «other» for what was not understood.</param>
+/// <param name="Part">Which part: one of <see cref="KitParts"/>, or «other» for what was not understood.</param>
 /// <param name="Read">How many things were read from it.</param>
 /// <param name="Problems">What is wrong with it, each naming its line; empty when all is well.</param>
-public sealed record PartReading(string Part, int Read, IReadOnlyList<string> Problems);
+/// <param name="Line">The line it starts on, counted from 1; 0 when unknown.</param>
+public sealed record PartReading(string Part, int Read, IReadOnlyList<string> Problems, int Line = 0)
+{
+    /// <summary>The most problems listed of one part; a count stands for the rest.</summary>
+    public const int MostProblems = 12;
+
+    /// <summary>«read 9 things», or what became of it.</summary>
+    public string Words =>
+        Read > 0 ? $"read {Units.Numbers.Count(Read, "thing")}"
+        : Problems.Count == 0 ? "nothing in it"
+        : "nothing read";
+}

@@ -11,6 +11,10 @@ namespace Yuntak.Core.Labs;
 /// <param name="Model">What is printed on it.</param>
 /// <param name="HoursRun">Hours powered on, when known.</param>
 /// <param name="Removable">Whether it is meant to be pulled out.</param>
+/// <param name="Health">What it says of its own health; null when nobody asked it.</param>
+/// <param name="Holds">What is on it now: file systems and the like, as the tools name them.</param>
+/// <param name="Controller">The PCI function it hangs on, when that was read.</param>
+/// <param name="Sector">The size of a physical sector in bytes, when that was read.</param>
 public sealed record Disk(
     string Id,
     string Name,
@@ -19,11 +23,25 @@ public sealed record Disk(
     ValueList<string> MountedAt = default,
     string? Model = null,
     double? HoursRun = null,
-    bool Removable = false
+    bool Removable = false,
+    DiskHealth? Health = null,
+    ValueList<string> Holds = default,
+    string? Controller = null,
+    int? Sector = null
 )
 {
     /// <summary>Whether the host starts from it.</summary>
     public bool IsBoot => MountedAt.Any(m => m is "/" or "/boot" or "/boot/efi" or "/efi");
+
+    /// <summary>What is on it, for those who are about to wipe it.</summary>
+    public string Contents =>
+        MountedAt.Count > 0 ? "mounted at " + string.Join(", ", MountedAt)
+        : Holds.Count > 0 ? "holds " + string.Join(", ", Holds)
+        : "nothing mounted when it was read";
+
+    /// <summary>Whether its id was made up when it was typed in by hand, and no stable one has been read yet.</summary>
+    public bool HasMadeUpId =>
+        Name.StartsWith("disk ", StringComparison.Ordinal) && Id.EndsWith("-" + Name.Replace(' ', '-'), StringComparison.Ordinal);
 
     /// <summary>Whether it is flash with its own port, good for guest disks.</summary>
     public bool IsFlash => Kind is DiskKind.SataFlash or DiskKind.NvmeFlash;

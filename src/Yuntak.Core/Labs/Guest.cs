@@ -14,6 +14,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Image">For an app stack: the image it runs, with its tag; null until somebody says.</param>
 /// <param name="Folders">For an app stack: the folders that keep its data.</param>
 /// <param name="Life">How far it has come. Only what stands (as built) ever stops short of <see cref="LifeStage.InService"/>; in the draft every guest is meant to get there.</param>
+/// <param name="Devices">PCI functions of its host that are handed to it whole, by address. Machines only.</param>
 public sealed record Guest(
     GuestId Id,
     string Name,
@@ -25,5 +26,6 @@ public sealed record Guest(
     ByteSize? MayShrinkTo = null,
     string? Image = null,
     ValueList<FolderMount> Folders = default,
-    LifeStage Life = LifeStage.InService
+    LifeStage Life = LifeStage.InService,
+    ValueList<string> Devices = default
 );

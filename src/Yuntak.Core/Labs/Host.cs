@@ -15,6 +15,12 @@ namespace Yuntak.Core.Labs;
 /// <param name="IdleWatts">Power at rest, when known.</param>
 /// <param name="FullWatts">Power at full load, when known.</param>
 /// <param name="WasRead">Whether the figures were read from the host's own tools rather than typed in.</param>
+/// <param name="Inside">What else was read inside it; null when nothing was. Use <see cref="Hardware"/>.</param>
+/// <param name="PowersOn">Whether it starts by itself after a power cut; null when nobody said.</param>
+/// <param name="AddressFixed">Whether the address it is looked after at stays the same; null when nobody said.</param>
+/// <param name="ReadOn">The day it was last read.</param>
+/// <param name="Checks">Lines of the readiness list somebody has ticked.</param>
+/// <param name="Notes">Where what is known came from.</param>
 public sealed record Host(
     HostId Id,
     string Name,
@@ -27,9 +33,21 @@ public sealed record Host(
     bool? BatteryBackup = null,
     double? IdleWatts = null,
     double? FullWatts = null,
-    bool WasRead = false
+    bool WasRead = false,
+    Hardware? Inside = null,
+    bool? PowersOn = null,
+    bool? AddressFixed = null,
+    DateOnly? ReadOn = null,
+    ValueList<ReadinessCheck> Checks = default,
+    ValueList<FactNote> Notes = default
 )
 {
+    /// <summary>What else was read inside it.</summary>
+    public Hardware Hardware => Inside ?? Hardware.None;
+
+    /// <summary>The same host with other things inside.</summary>
+    public Host With(Hardware hardware) => this with { Inside = hardware == Hardware.None ? null : hardware };
+
     /// <summary>The pool of that name, if there is one.</summary>
     public Pool? PoolNamed(string? name) => Pools.FirstOrDefault(p => p.Name == name);
 

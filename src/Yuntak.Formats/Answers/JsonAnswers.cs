@@ -18,32 +18,45 @@ public static class JsonAnswers
     };
 
     /// <summary>What <c>intake --json</c> answers.</summary>
-    public static string Intake(HostReading reading) =>
-        Text(
-            new JsonObject
+    /// <param name="reading">What was read.</param>
+    /// <param name="changes">What it changes in a lab, in words; null when no lab was given.</param>
+    public static string Intake(HostReading reading, IEnumerable<string>? changes = null)
+    {
+        var answer = new JsonObject
+        {
+            ["host"] = new JsonObject
             {
-                ["host"] = new JsonObject
+                ["architecture"] = reading.Processor?.Architecture,
+                ["sockets"] = reading.Processor?.Sockets,
+                ["cores"] = reading.Processor?.Cores,
+                ["threads"] = reading.Processor?.Threads,
+                ["effectiveCores"] = reading.Processor is { } p ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value : null,
+                ["memoryBytes"] = reading.Memory?.Bytes,
+                ["disks"] = List(reading.Disks.Select(Disk)),
+                ["virtualisation"] = OnOff(reading.Processor?.Virtualisation),
+                ["isolation"] = OnOff(reading.Hardware.Isolation),
+                ["functions"] = List(reading.Hardware.Functions.Select(Function)),
+                ["usb"] = List(reading.Hardware.UsbDevices.Select(d => Usb(d, reading.Hardware))),
+                ["ports"] = List(reading.Hardware.Ports.Select(Port)),
+                ["name"] = reading.HostName,
+                ["readOn"] = reading.On?.ToString("O"),
+            },
+            ["parts"] = List(
+                reading.Parts.Select(p => new JsonObject
                 {
-                    ["architecture"] = reading.Processor?.Architecture,
-                    ["sockets"] = reading.Processor?.Sockets,
-                    ["cores"] = reading.Processor?.Cores,
-                    ["threads"] = reading.Processor?.Threads,
-                    ["effectiveCores"] = reading.Processor is { } p
-                        ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value
-                        : null,
-                    ["memoryBytes"] = reading.Memory?.Bytes,
-                    ["disks"] = List(reading.Disks.Select(Disk)),
-                },
-                ["parts"] = List(
-                    reading.Parts.Select(p => new JsonObject
-                    {
-                        ["part"] = p.Part,
-                        ["read"] = p.Read,
-                        ["problems"] = List(p.Problems.Select(t => JsonValue.Create(t))),
-                    })
-                ),
-            }
-        );
+                    ["part"] = p.Part,
+                    ["read"] = p.Read,
+                    ["problems"] = List(p.Problems.Select(t => JsonValue.Create(t))),
+                })
+            ),
+        };
+        if (changes is not null)
+        {
+            answer["changes"] = List(changes.Select(t => JsonValue.Create(t)));
+        }
+
+        return Text(answer);
+    }
 
     /// <summary>What <c>check --json</c> answers.</summary>
     public static string Check(Assessment lab) =>
@@ -118,7 +131,45 @@ public static class JsonAnswers
             ["sizeBytes"] = disk.Size.Bytes,
             ["kind"] = disk.Kind.Words().Replace(' ', '-').ToLowerInvariant(),
             ["mountedAt"] = List(disk.MountedAt.Select(m => JsonValue.Create(m))),
+            ["hours"] = disk.HoursRun,
+            ["wearPercent"] = disk.Health?.WearPercent,
+            ["health"] = disk.Health?.Word ?? "unknown",
         };
+
+    private static JsonObject Function(PciFunction function) =>
+        new()
+        {
+            ["address"] = function.Address,
+            ["classCode"] = function.ClassCode,
+            ["kind"] = PciClasses.KindOf(function.ClassCode),
+            ["group"] = function.Group,
+            ["driver"] = function.Driver,
+            ["reset"] = function.Reset,
+            ["name"] = function.Name,
+        };
+
+    private static JsonObject Usb(UsbDevice device, Hardware hardware) =>
+        new()
+        {
+            // A device of the plain list has a bus, and so a controller, but nobody named its port.
+            ["port"] = device.Port.Contains('?', StringComparison.Ordinal) ? null : device.Port,
+            ["id"] = device.Id,
+            ["name"] = device.Name,
+            ["controller"] = hardware.ControllerOf(device.Port),
+        };
+
+    private static JsonObject Port(NetworkPort port) =>
+        new()
+        {
+            ["name"] = port.Name,
+            ["mac"] = port.Mac,
+            ["speedMbps"] = port.SpeedMbps,
+        };
+
+    private static string OnOff(bool? known) =>
+        known is null ? "unknown"
+        : known.Value ? "on"
+        : "off";
 
     private static JsonObject Step(RunbookStep step) =>
         new()

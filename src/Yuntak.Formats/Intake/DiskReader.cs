@@ -8,15 +8,14 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Reads <c>lsblk -J</c>: nested or flat, sizes and flags as numbers or text, <c>mountpoints</c> or <c>mountpoint</c>, missing columns.</summary>
 internal static class DiskReader
 {
-    private const string Part = "disks";
-
-    public static (List<Disk> Disks, PartReading Reading) Read(JsonElement root, string? problem)
+    public static void Read(JsonElement root, int line, string? problem, IntakeDraft draft)
     {
         List<string> problems = problem is null ? [] : [problem];
         List<JsonElement> rows = [];
         var parents = new Dictionary<string, string>(StringComparer.Ordinal);
         Flatten(root.Rows("blockdevices"), rows, parent: null, depth: 0, parents);
         var mounts = Mounts(rows, parents);
+        var contents = Contents(rows, parents);
         List<Disk> disks = [];
         var anyRounded = false;
         foreach (var row in rows.Where(IsDisk))
@@ -42,7 +41,12 @@ internal static class DiskReader
             }
 
             anyRounded |= rounded;
-            disks.Add(DiskOf(row, name, size.Value, mounts.GetValueOrDefault(name) ?? [], disks));
+            var disk = DiskOf(row, name, size.Value, mounts.GetValueOrDefault(name) ?? [], contents.GetValueOrDefault(name) ?? [], disks);
+            disks.Add(disk);
+            if (row.Text("serial") is { } serial)
+            {
+                draft.DiskAliases[disk.Id] = SerialId(row.Text("model"), serial);
+            }
         }
 
         if (anyRounded)
@@ -55,7 +59,8 @@ internal static class DiskReader
             problems.Add("disks: no row of type «disk»");
         }
 
-        return (disks, new PartReading(Part, disks.Count, problems));
+        draft.AddDisks(disks);
+        draft.Log.Add(KitParts.Disks, disks.Count, line, problems);
     }
 
     private static void Flatten(
@@ -82,32 +87,58 @@ internal static class DiskReader
         }
     }
 
+    /// <summary>The id of a disk known by its model and serial number.</summary>
+    public static string SerialId(string? model, string serial) =>
+        Names.Clean(
+            string.Join(
+                '_',
+                new[] { model is null ? null : Names.Clean(model.Replace('_', ' ')).Replace(' ', '_'), Names.Clean(serial) }.Where(t =>
+                    t is { Length: > 0 }
+                )
+            )
+        );
+
     /// <summary>The mount points of every disk and of all that lies on it.</summary>
-    private static Dictionary<string, List<string>> Mounts(List<JsonElement> rows, Dictionary<string, string> parents)
+    private static Dictionary<string, List<string>> Mounts(List<JsonElement> rows, Dictionary<string, string> parents) =>
+        Gathered(
+            rows,
+            parents,
+            row =>
+                row.Rows("mountpoints")
+                    .Select(m => m.ValueKind == JsonValueKind.String ? m.Readable() : null)
+                    .Append(row.Text("mountpoint"))
+        );
+
+    /// <summary>The file systems and the like on every disk.</summary>
+    private static Dictionary<string, List<string>> Contents(List<JsonElement> rows, Dictionary<string, string> parents) =>
+        Gathered(rows, parents, row => [row.Text("fstype")]);
+
+    private static Dictionary<string, List<string>> Gathered(
+        List<JsonElement> rows,
+        Dictionary<string, string> parents,
+        Func<JsonElement, IEnumerable<string?>> what
+    )
     {
-        Dictionary<string, List<string>> mounts = new(StringComparer.Ordinal);
+        Dictionary<string, List<string>> gathered = new(StringComparer.Ordinal);
         foreach (var row in rows)
         {
-            var points = row.Rows("mountpoints")
-                .Select(m => m.ValueKind == JsonValueKind.String ? m.Readable() : null)
-                .Append(row.Text("mountpoint"));
             var top = row.Text("name");
             for (var steps = 0; top is not null && steps < 16 && parents.TryGetValue(top, out var parent); steps++)
             {
                 top = parent;
             }
 
-            foreach (var point in points.Where(p => !string.IsNullOrWhiteSpace(p)))
+            foreach (var item in what(row).Select(Names.Clean).Where(i => i.Length > 0))
             {
-                var at = mounts.TryGetValue(top ?? "", out var known) ? known : mounts[top ?? ""] = [];
-                if (!at.Contains(point!))
+                var at = gathered.TryGetValue(top ?? "", out var known) ? known : gathered[top ?? ""] = [];
+                if (!at.Contains(item) && at.Count < 64)
                 {
-                    at.Add(Names.Clean(point));
+                    at.Add(item);
                 }
             }
         }
 
-        return mounts;
+        return gathered;
     }
 
     private static bool IsDisk(JsonElement row)
@@ -124,13 +155,13 @@ internal static class DiskReader
             && !name.Contains("boot", StringComparison.Ordinal);
     }
 
-    private static Disk DiskOf(JsonElement row, string name, ByteSize size, List<string> mounts, List<Disk> before)
+    private static Disk DiskOf(JsonElement row, string name, ByteSize size, List<string> mounts, List<string> contents, List<Disk> before)
     {
         var model = row.Text("model") is { } m ? Names.Clean(m.Replace('_', ' ')) : null;
         var serial = row.Text("serial") is { } s ? Names.Clean(s) : null;
         var id =
             row.Text("wwn") is { } wwn ? (wwn.StartsWith("0x", StringComparison.Ordinal) ? "wwn-" + wwn : wwn)
-            : serial is not null ? string.Join('_', new[] { model?.Replace(' ', '_'), serial }.Where(t => t is not null))
+            : serial is not null ? SerialId(model, serial)
             : name;
         id = Names.Clean(id);
         if (before.Any(d => d.Id == id))
@@ -147,7 +178,9 @@ internal static class DiskReader
             [.. mounts],
             model,
             null,
-            row.Flag("rm") ?? row.Flag("hotplug") ?? false
+            row.Flag("rm") ?? row.Flag("hotplug") ?? false,
+            Holds: [.. contents],
+            Sector: row.Number("phy-sec") is { } sector and >= 512 and <= 1 << 20 ? (int)sector : null
         );
     }
 

@@ -1,32 +1,26 @@
 using System.Text.Json;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Intake;
 
 /// <summary>
-/// Reads a host from the output of its own tools: <c>lscpu -J</c>, <c>lsblk -J -b</c>, <c>/proc/meminfo</c> or <c>lsmem -J -b</c>, any one alone or several in
-/// one text. Never throws on what it is given: each part answers with what was read and a plain message for what was not.
+/// Reads a host from the output of its own tools: a bundle of <c>collect.sh</c>, or any of the outputs in it, alone or several in one text. Never throws on
+/// what it is given: each part answers with what was read and a plain message for what was not, and nothing read before a bad part is lost.
 /// </summary>
 public static class IntakeReader
 {
-    /// <summary>Reads a file or an upload.</summary>
+    /// <summary>Reads a file or an upload, piece by piece.</summary>
     /// <param name="stream">Read once, at most <see cref="IntakeLimits.LongestText"/>; not closed.</param>
     public static HostReading Read(Stream stream)
     {
-        var text = TextDecoder.Read(stream, out var problem);
-        return problem is null ? Read(text) : Nothing(problem);
+        var reader = TextDecoder.Open(stream, out var problem);
+        return reader is null ? Nothing(problem!) : Read(reader);
     }
 
     /// <summary>Reads pasted text.</summary>
     public static HostReading Read(string text)
     {
-        if (text.Length > IntakeLimits.LongestText.Bytes)
-        {
-            return Nothing($"This is longer than {IntakeLimits.LongestText}, the most that is read. Is it the right text?");
-        }
-
         var start = text.AsSpan().TrimStart();
         if (
             start.StartsWith("<!doctype", StringComparison.OrdinalIgnoreCase)
@@ -36,128 +30,193 @@ public static class IntakeReader
             return Nothing("This is a web page (HTML). Copy the commands' output itself.");
         }
 
-        if (start.IsEmpty)
-        {
-            return Nothing("There is nothing in it. Paste the output of lscpu -J, lsblk -J -b or /proc/meminfo.");
-        }
-
-        return ReadParts(PartSplitter.Split(TextDecoder.Plain(text)));
+        using var reader = new StringReader(text);
+        return Read(reader);
     }
 
-    private static HostReading ReadParts(List<RawPart> raw)
+    private static HostReading Read(TextReader reader)
     {
-        Processor? processor = null;
-        ByteSize? memory = null;
-        ByteSize? installed = null;
-        List<Disk> disks = [];
-        List<PartReading> parts = [];
+        var lines = new BoundedLines(reader, IntakeLimits.LongestText.Bytes, IntakeLimits.LongestPart);
+        var draft = new IntakeDraft();
         RawPart? firstOther = null;
-        foreach (var part in raw)
+        (string Part, int Line)? announced = null;
+        var any = false;
+        foreach (var part in PartSplitter.Split(lines))
         {
-            switch (part.Kind)
+            any = true;
+            if (part.Kind == RawKind.Header)
             {
-                case RawKind.Meminfo:
-                    (var total, var memoryReading) = MemoryReader.ReadMeminfo(part);
-                    memory = total ?? memory;
-                    parts.Add(memoryReading);
-                    break;
-                case RawKind.PlainLscpu:
-                    (var plain, var plainReading) = ProcessorReader.ReadPlain(part);
-                    processor = plain ?? processor;
-                    parts.Add(plainReading);
-                    break;
-                case RawKind.Json:
-                    try
-                    {
-                        ReadJson(part, parts, ref processor, ref installed, disks);
-                    }
-                    catch (InvalidOperationException)
-                    {
-                        // A name spelt with half a character: JSON allows it, text cannot hold it.
-                        parts.Add(
-                            new PartReading(
-                                "other",
-                                0,
-                                [$"line {part.Line}: this JSON spells characters that do not exist; it was left out"]
-                            )
-                        );
-                    }
-
-                    break;
-                default:
-                    firstOther ??= part;
-                    break;
+                Close(draft, announced, complete: true);
+                announced = Announced(part, draft);
+            }
+            else if (part.Kind == RawKind.NotRun)
+            {
+                NotRun(part, draft, announced?.Part);
+            }
+            else if (part.Kind == RawKind.Other)
+            {
+                firstOther ??= part;
+                Misplaced(part, draft, announced);
+            }
+            else
+            {
+                ReadPart(part, draft, announced?.Part);
             }
         }
 
-        if (parts.All(p => p.Read == 0) && firstOther is not null)
+        Close(draft, announced, complete: false);
+        if (!any)
         {
-            parts.Add(
-                new PartReading(
-                    "other",
-                    0,
-                    [
-                        $"line {firstOther.Line}: nothing here is the output of lscpu -J, lsblk -J -b or /proc/meminfo. It begins «{Start(firstOther.Text)}».",
-                    ]
-                )
+            return Nothing("There is nothing in it. Paste the output of the script, or of lscpu -J, lsblk -J -b or /proc/meminfo.");
+        }
+
+        if (draft.Log.NothingRead && firstOther is not null && draft.Log.Readings().All(p => p.Problems.Count == 0))
+        {
+            draft.Log.Add(
+                KitParts.Other,
+                0,
+                firstOther.Line,
+                $"line {firstOther.Line}: nothing here is the output of the script, or of a tool that is known here such as lscpu -J, lsblk -J -b or /proc/meminfo. It begins «{Start(firstOther.Text)}»."
             );
         }
 
-        return new HostReading(processor, memory ?? installed, disks, parts);
+        if (lines.CutOff)
+        {
+            draft.Log.Add(
+                KitParts.Other,
+                0,
+                0,
+                $"The text is longer than {IntakeLimits.LongestText}, the most that is read; what is in the first part of it was kept."
+            );
+        }
+
+        return draft.ToReading();
     }
 
-    private static void ReadJson(RawPart part, List<PartReading> parts, ref Processor? processor, ref ByteSize? installed, List<Disk> disks)
+    private static void ReadPart(RawPart part, IntakeDraft draft, string? announced)
     {
-        using var document = JsonSalvage.Read(part.Text, part.Line, out var problem);
-        if (document is null || document.RootElement.ValueKind != JsonValueKind.Object)
+        switch (part.Kind)
         {
-            parts.Add(
-                new PartReading(Guess(part.Text), 0, [problem ?? $"line {part.Line}: this is not the output of a tool that is known here"])
+            case RawKind.Json:
+                ReadJson(part, draft, announced);
+                break;
+            case RawKind.Meminfo:
+                MemoryReader.ReadMeminfo(part, draft);
+                break;
+            case RawKind.PlainLscpu:
+                ProcessorReader.ReadPlain(part, draft);
+                break;
+            case RawKind.LspciRecords:
+                CardReader.ReadRecords(part, draft);
+                break;
+            case RawKind.PlainLspci:
+                CardReader.ReadPlain(part, draft);
+                break;
+            case RawKind.UsbList:
+                UsbReader.ReadList(part, draft.Usb, draft.Log);
+                break;
+            case RawKind.UsbTree:
+                UsbReader.ReadTree(part, draft.Usb, draft.Log);
+                break;
+            case RawKind.SysPaths:
+                draft.AddSysLines(part);
+                break;
+            case RawKind.Battery:
+                BatteryReader.Read(part, draft);
+                break;
+            case RawKind.Dmi:
+                SlotReader.Read(part, draft);
+                break;
+            default:
+                break;
+        }
+
+        if (part.CutOff)
+        {
+            draft.Log.Add(
+                announced ?? KitParts.Other,
+                0,
+                part.Line,
+                $"line {part.Line}: this part is longer than {IntakeLimits.LongestPart / (1024 * 1024)} million characters; the rest of it was left out"
             );
+        }
+    }
+
+    private static void ReadJson(RawPart part, IntakeDraft draft, string? announced)
+    {
+        try
+        {
+            using var document = JsonSalvage.Read(part.Text, part.Line, out var problem);
+            if (document is null || !JsonParts.Read(document.RootElement, part, problem, draft, announced))
+            {
+                draft.Log.Add(
+                    announced ?? JsonParts.Guess(part.Text),
+                    0,
+                    part.Line,
+                    problem ?? $"line {part.Line}: this is not the output of a tool that is known here"
+                );
+            }
+        }
+        catch (InvalidOperationException)
+        {
+            // A name spelt with half a character: JSON allows it, text cannot hold it.
+            draft.Log.Add(
+                announced ?? KitParts.Other,
+                0,
+                part.Line,
+                $"line {part.Line}: this JSON spells characters that do not exist; it was left out"
+            );
+        }
+    }
+
+    private static (string Part, int Line)? Announced(RawPart header, IntakeDraft draft)
+    {
+        var (host, on) = BundleHeader.Origin(header.Text);
+        (draft.HostName, draft.On) = (host ?? draft.HostName, on ?? draft.On);
+        return BundleHeader.PartOf(header.Text) is { } part ? (part, header.Line) : null;
+    }
+
+    private static void NotRun(RawPart part, IntakeDraft draft, string? announced) =>
+        draft.Log.Add(
+            announced ?? KitParts.Other,
+            0,
+            part.Line,
+            $"line {part.Line}: not run: {Start(part.Text[BundleHeader.NotRun.Length..], 120)}"
+        );
+
+    /// <summary>Text under a header that is not the output announced: a message of the tool itself, most likely.</summary>
+    private static void Misplaced(RawPart part, IntakeDraft draft, (string Part, int Line)? announced)
+    {
+        if (announced is { } known && !draft.Log.Has(known.Part))
+        {
+            draft.Log.Add(known.Part, 0, part.Line, $"line {part.Line}: {KitParts.ToolOf(known.Part)} says «{Start(part.Text, 80)}»");
+        }
+    }
+
+    /// <summary>The end of a part that a header announced. When nothing at all stood in it, that is an answer too.</summary>
+    private static void Close(IntakeDraft draft, (string Part, int Line)? announced, bool complete)
+    {
+        if (announced is not { } part || draft.Log.Has(part.Part))
+        {
             return;
         }
 
-        var root = document.RootElement;
-        if (root.TryGetProperty("lscpu", out _))
+        if (!complete)
         {
-            (var read, var reading) = ProcessorReader.ReadJson(root, problem);
-            processor = read ?? processor;
-            parts.Add(reading);
+            draft.Log.Add(part.Part, 0, part.Line, $"line {part.Line}: the text ends before anything of this part");
+            return;
         }
-        else if (root.TryGetProperty("blockdevices", out _))
-        {
-            (var read, var reading) = DiskReader.Read(root, problem);
-            disks.AddRange(read.Where(d => disks.TrueForAll(have => have.Id != d.Id)));
-            parts.Add(reading);
-        }
-        else if (root.TryGetProperty("memory", out _))
-        {
-            (installed, var reading) = MemoryReader.ReadLsmem(root, problem);
-            parts.Add(reading);
-        }
-        else
-        {
-            var known = root.EnumerateObject().Select(p => p.Name).FirstOrDefault() ?? "nothing";
-            parts.Add(
-                new PartReading(
-                    "other",
-                    0,
-                    [$"line {part.Line}: JSON with «{Start(known)}» in it is not the output of lscpu, lsblk or lsmem; it was left out"]
-                )
-            );
-        }
+
+        draft.IsolationLooked |= part.Part == KitParts.Isolation;
+        draft.VirtualisationOffered ??= part.Part == KitParts.Virtualisation ? false : null;
+        draft.Log.Add(part.Part, 0, part.Line);
     }
 
-    private static string Guess(string text) =>
-        text.Contains("\"blockdevices\"", StringComparison.Ordinal) ? "disks"
-        : text.Contains("\"lscpu\"", StringComparison.Ordinal) ? "processor"
-        : "other";
-
-    private static string Start(string text)
+    internal static string Start(string text, int most = 40)
     {
         var clean = Names.Clean(text.Trim().Split('\n')[0]);
-        return clean.Length > 40 ? clean[..40] + "…" : clean;
+        return clean.Length > most ? clean[..most] + "…" : clean;
     }
 
-    private static HostReading Nothing(string problem) => new(null, null, [], [new PartReading("other", 0, [problem])]);
+    private static HostReading Nothing(string problem) => new(null, null, [], [new PartReading(KitParts.Other, 0, [problem])]);
 }

@@ -6,11 +6,13 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Reads JSON, and what is whole of a JSON text that breaks off or goes wrong in the middle.</summary>
 internal static class JsonSalvage
 {
+    private const int Deepest = 64;
+
     private static readonly JsonDocumentOptions Tolerant = new()
     {
         AllowTrailingCommas = true,
         CommentHandling = JsonCommentHandling.Skip,
-        MaxDepth = 64,
+        MaxDepth = Deepest,
     };
 
     /// <summary>The document, or null when not even a beginning can be read.</summary>
@@ -28,56 +30,58 @@ internal static class JsonSalvage
         {
             var line = firstLine + (int)(broken.LineNumber ?? 0);
             problem = $"line {line}: the text breaks off or is not JSON here; what is whole before it was kept";
-            foreach (var candidate in Beginnings(text))
-            {
-                try
-                {
-                    return JsonDocument.Parse(candidate, Tolerant);
-                }
-                catch (JsonException)
-                {
-                    // The next, shorter beginning may do.
-                }
-            }
+            return Beginning(Encoding.UTF8.GetBytes(text)) is { } beginning ? Whole(beginning) : null;
+        }
+    }
 
+    private static JsonDocument? Whole(byte[] beginning)
+    {
+        try
+        {
+            return JsonDocument.Parse(beginning, Tolerant);
+        }
+        catch (JsonException)
+        {
             return null;
         }
     }
 
-    /// <summary>Beginnings of the text that end after a whole object, the longest first, with the open brackets closed.</summary>
-    private static IEnumerable<string> Beginnings(string text)
+    /// <summary>The longest beginning that ends after a whole object or array, with the brackets that are open there closed; null when there is none.</summary>
+    private static byte[]? Beginning(byte[] text)
     {
-        List<(int End, string Close)> ends = [];
-        var open = new Stack<char>();
-        var inString = false;
-        for (var i = 0; i < text.Length; i++)
+        var open = new Stack<byte>();
+        var end = 0;
+        byte[] close = [];
+        var reader = new Utf8JsonReader(
+            text,
+            new JsonReaderOptions
+            {
+                AllowTrailingCommas = true,
+                CommentHandling = JsonCommentHandling.Skip,
+                MaxDepth = Deepest,
+            }
+        );
+        try
         {
-            var c = text[i];
-            if (inString)
+            while (reader.Read())
             {
-                i += c == '\\' ? 1 : 0;
-                inString = c != '"';
-            }
-            else if (c == '"')
-            {
-                inString = true;
-            }
-            else if (c is '{' or '[')
-            {
-                open.Push(c == '{' ? '}' : ']');
-            }
-            else if (c is '}' or ']' && open.Count > 0)
-            {
-                open.Pop();
-                ends.Add((i + 1, string.Concat(open)));
+                if (reader.TokenType is JsonTokenType.StartObject or JsonTokenType.StartArray)
+                {
+                    open.Push(reader.TokenType == JsonTokenType.StartObject ? (byte)'}' : (byte)']');
+                }
+                else if (reader.TokenType is JsonTokenType.EndObject or JsonTokenType.EndArray)
+                {
+                    open.Pop();
+                    end = (int)reader.BytesConsumed;
+                    close = [.. open];
+                }
             }
         }
+        catch (JsonException)
+        {
+            // Here it goes wrong; what is before is what there is.
+        }
 
-        // Where it goes wrong in the middle, a handful of steps back from the end is enough; more would make garbage expensive.
-        const int Tries = 24;
-        return ends.AsEnumerable()
-            .Reverse()
-            .Take(Tries)
-            .Select(e => new StringBuilder(text, 0, e.End, e.End + 16).Append(e.Close).ToString());
+        return end == 0 ? null : [.. text.AsSpan(0, end), .. close];
     }
 }

@@ -73,4 +73,17 @@ internal static class LooseJson
         row.ValueKind == JsonValueKind.Object && row.TryGetProperty(name, out var value) && value.ValueKind == JsonValueKind.Array
             ? value.EnumerateArray()
             : [];
+
+    /// <summary>An object inside an object; an undefined element, of which everything else here answers nothing, when there is none.</summary>
+    public static JsonElement At(this JsonElement row, string name) =>
+        row.ValueKind == JsonValueKind.Object && row.TryGetProperty(name, out var value) ? value : default;
+
+    /// <summary>A number, also when it is written as text; null when it is missing, too large or something else.</summary>
+    public static double? Number(this JsonElement row, string name) =>
+        double.TryParse(row.Text(name), NumberStyles.Float, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number)
+            ? number
+            : null;
+
+    /// <summary>The value itself as a number; null when it is too large.</summary>
+    public static double? Double(this JsonElement value) => value.TryGetDouble(out var number) && double.IsFinite(number) ? number : null;
 }

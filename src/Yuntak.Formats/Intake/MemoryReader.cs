@@ -8,9 +8,7 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Reads <c>/proc/meminfo</c> and <c>lsmem -J -b</c>.</summary>
 internal static partial class MemoryReader
 {
-    private const string Part = "memory";
-
-    public static (ByteSize? Memory, PartReading Reading) ReadMeminfo(RawPart part)
+    public static void ReadMeminfo(RawPart part, IntakeDraft draft)
     {
         var rows = part.Text.Split('\n').Count(l => l.Contains(':', StringComparison.Ordinal));
         var match = MemTotal().Match(part.Text);
@@ -21,21 +19,27 @@ internal static partial class MemoryReader
             || kib > ByteSize.LargestEntered.Bytes / 1024
         )
         {
-            return (null, new PartReading(Part, 0, [$"line {part.Line}: «MemTotal» has no number in kB that makes sense"]));
+            draft.Log.Add(KitParts.Memory, 0, part.Line, $"line {part.Line}: «MemTotal» has no number in kB that makes sense");
+            return;
         }
 
         // The kernel writes «kB» and means KiB.
-        return (new ByteSize(kib * 1024), new PartReading(Part, rows, []));
+        draft.Memory = new ByteSize(kib * 1024);
+        draft.Log.Add(KitParts.Memory, rows, part.Line);
     }
 
-    public static (ByteSize? Memory, PartReading Reading) ReadLsmem(JsonElement root, string? problem)
+    public static void ReadLsmem(JsonElement root, int line, string? problem, IntakeDraft draft)
     {
         List<string> problems = problem is null ? [] : [problem];
         var sum = ByteSize.Zero;
         var ranges = 0;
         foreach (var row in root.Rows("memory"))
         {
-            if (row.Size("size", out _) is { } size && row.Text("state") is (null or "online"))
+            if (
+                row.Size("size", out _) is { } size
+                && row.Text("state") is (null or "online")
+                && size.Bytes <= ByteSize.LargestEntered.Bytes - sum.Bytes
+            )
             {
                 sum += size;
                 ranges++;
@@ -47,7 +51,8 @@ internal static partial class MemoryReader
             problems.Add("memory: no range with a size; run it as lsmem -J -b");
         }
 
-        return (ranges == 0 ? null : sum, new PartReading(Part, ranges, problems));
+        draft.Installed = ranges == 0 ? draft.Installed : sum;
+        draft.Log.Add(KitParts.Memory, ranges, line, problems);
     }
 
     [GeneratedRegex(@"^MemTotal:\s*(?<kib>\d{1,18})\s*kB", RegexOptions.ExplicitCapture | RegexOptions.Multiline, 1_000)]

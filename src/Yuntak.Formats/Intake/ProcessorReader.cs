@@ -9,19 +9,17 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Reads <c>lscpu -J</c>, with flat rows (older) or nested ones (newer), and plain <c>lscpu</c>.</summary>
 internal static partial class ProcessorReader
 {
-    private const string Part = "processor";
-
-    public static (Processor? Processor, PartReading Reading) ReadJson(JsonElement root, string? problem)
+    public static void ReadJson(JsonElement root, int line, string? problem, IntakeDraft draft)
     {
         List<(string Field, string Data)> rows = [];
         Collect(root.Rows("lscpu"), rows, depth: 0);
-        return Read(rows, problem is null ? [] : [problem]);
+        Read(rows, line, problem is null ? [] : [problem], draft);
     }
 
-    public static (Processor? Processor, PartReading Reading) ReadPlain(RawPart part)
+    public static void ReadPlain(RawPart part, IntakeDraft draft)
     {
         var rows = part.Text.Split('\n').Select(l => l.Split(':', 2)).Where(p => p.Length == 2).Select(p => (p[0].Trim(), p[1].Trim()));
-        return Read([.. rows], []);
+        Read([.. rows], part.Line, [], draft);
     }
 
     private static void Collect(IEnumerable<JsonElement> rows, List<(string Field, string Data)> into, int depth)
@@ -40,7 +38,7 @@ internal static partial class ProcessorReader
         }
     }
 
-    private static (Processor?, PartReading) Read(List<(string Field, string Data)> rows, List<string> problems)
+    private static void Read(List<(string Field, string Data)> rows, int line, List<string> problems, IntakeDraft draft)
     {
         var read = rows.Count;
         var architecture = rows.FirstOrDefault(r => r.Field == "Architecture").Data;
@@ -48,7 +46,8 @@ internal static partial class ProcessorReader
         if (architecture is null && threads is null)
         {
             problems.Add("processor: none of the rows expected; run it as LC_ALL=C lscpu -J, so that it answers in English");
-            return (null, new PartReading(Part, 0, problems));
+            draft.Log.Add(KitParts.Processor, 0, line, problems);
+            return;
         }
 
         var (sockets, cores) = Topology(rows);
@@ -66,7 +65,7 @@ internal static partial class ProcessorReader
 
         // Switched-off threads are listed under CPU(s) too, and mixed cores make the product larger than the threads: the threads are what counts.
         cores = Math.Clamp(cores.Value, 1, Math.Max(1, threads.Value));
-        var processor = new Processor(
+        draft.Processor = new Processor(
             architecture is { Length: > 0 } ? architecture : "unknown",
             sockets,
             cores.Value,
@@ -74,7 +73,7 @@ internal static partial class ProcessorReader
             Virtualisation(rows),
             rows.FirstOrDefault(r => r.Field == "Model name").Data
         );
-        return (processor, new PartReading(Part, read, problems));
+        draft.Log.Add(KitParts.Processor, read, line, problems);
     }
 
     /// <summary>Sockets and cores. Processors with two sorts of cores repeat the rows for each sort; their cores add up.</summary>

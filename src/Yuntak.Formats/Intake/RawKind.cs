@@ -3,7 +3,7 @@ namespace Yuntak.Formats.Intake;
 /// <summary>What a stretch of text looks like.</summary>
 internal enum RawKind
 {
-    /// <summary>A JSON object.</summary>
+    /// <summary>A JSON object or array.</summary>
     Json,
 
     /// <summary>Lines «name: value» as in /proc/meminfo.</summary>
@@ -11,6 +11,33 @@ internal enum RawKind
 
     /// <summary>Lines «name: value» as lscpu prints them without -J.</summary>
     PlainLscpu,
+
+    /// <summary>Records of lspci, one property a line.</summary>
+    LspciRecords,
+
+    /// <summary>lspci for people, with indented lines below each function.</summary>
+    PlainLspci,
+
+    /// <summary>The list of lsusb.</summary>
+    UsbList,
+
+    /// <summary>The tree of lsusb.</summary>
+    UsbTree,
+
+    /// <summary>Paths below /sys, with or without a value.</summary>
+    SysPaths,
+
+    /// <summary>Lines «key: value» of a battery backup's daemon.</summary>
+    Battery,
+
+    /// <summary>Tables of dmidecode.</summary>
+    Dmi,
+
+    /// <summary>A header of the script's bundle.</summary>
+    Header,
+
+    /// <summary>A line of the script that says why something was not run.</summary>
+    NotRun,
 
     /// <summary>Anything else.</summary>
     Other,

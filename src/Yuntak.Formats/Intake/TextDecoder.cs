@@ -6,30 +6,59 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Turns what was uploaded or pasted into plain text, or says in one sentence why it is none.</summary>
 public static partial class TextDecoder
 {
-    /// <summary>Reads at most <see cref="IntakeLimits.LongestText"/> from a stream.</summary>
-    /// <param name="stream">Where it comes from; read once, not closed.</param>
+    /// <summary>The longest text that is taken in whole, such as a lab file: 8 MiB.</summary>
+    private const int Longest = 8 << 20;
+
+    private const int Sniffed = 512;
+
+    /// <summary>Reads a text that is taken in whole.</summary>
+    /// <param name="stream">Where it comes from; read once, at most 8 MiB, not closed.</param>
     /// <param name="problem">Why it cannot be read; null when it can.</param>
     /// <returns>The text; empty when there is a problem.</returns>
     public static string Read(Stream stream, out string? problem)
     {
-        var limit = (int)IntakeLimits.LongestText.Bytes;
         var buffer = new MemoryStream();
         var chunk = new byte[64 * 1024];
         int got;
-        while (buffer.Length <= limit && (got = stream.Read(chunk, 0, chunk.Length)) > 0)
+        while (buffer.Length <= Longest && (got = stream.Read(chunk, 0, chunk.Length)) > 0)
         {
             buffer.Write(chunk, 0, got);
         }
 
-        if (buffer.Length > limit)
+        if (buffer.Length > Longest)
         {
-            problem =
-                $"This is longer than {IntakeLimits.LongestText}, the most that is read. The output of lscpu, lsblk and /proc/meminfo is far shorter: is it the right file?";
+            problem = "This is longer than 8 MiB, the most that is read. Is it the right file?";
             return "";
         }
 
         return Decode(buffer.GetBuffer().AsSpan(0, (int)buffer.Length), out problem);
     }
+
+    /// <summary>Opens a long text for reading piece by piece.</summary>
+    /// <param name="stream">Where it comes from; not closed.</param>
+    /// <param name="problem">Why it cannot be read; null when it can.</param>
+    /// <returns>A reader; null when there is a problem.</returns>
+    public static TextReader? Open(Stream stream, out string? problem)
+    {
+        var start = new byte[Sniffed];
+        var got = stream.ReadAtLeast(start, start.Length, throwOnEndOfStream: false);
+        problem = Foreign(start.AsSpan(0, got));
+        if (problem is null && got > 2 && start[0] != 0xFF && start[0] != 0xFE && start.AsSpan(0, got).Contains((byte)0))
+        {
+            problem = NotText;
+        }
+
+        return problem is null
+            ? new StreamReader(
+                new PrefixedStream(start.AsMemory(0, got), stream),
+                Encoding.UTF8,
+                detectEncodingFromByteOrderMarks: true,
+                bufferSize: 64 * 1024
+            )
+            : null;
+    }
+
+    private const string NotText = "This is not text: it holds zero bytes. Paste the output of the commands, or upload it as a text file.";
 
     /// <summary>Decodes bytes: UTF-8 or, with its mark, UTF-16. Colour codes and carriage returns are taken out.</summary>
     public static string Decode(ReadOnlySpan<byte> bytes, out string? problem)
@@ -47,7 +76,7 @@ public static partial class TextDecoder
         text = Plain(text);
         if (text.Contains('\0', StringComparison.Ordinal))
         {
-            problem = "This is not text: it holds zero bytes. Paste the output of the commands, or upload it as a text file.";
+            problem = NotText;
             return "";
         }
 
@@ -57,6 +86,17 @@ public static partial class TextDecoder
     /// <summary>Takes out colour codes, carriage returns and the byte-order mark.</summary>
     public static string Plain(string text) =>
         Escapes().Replace(text, "").Replace("\r\n", "\n", StringComparison.Ordinal).Replace('\r', '\n').TrimStart('\uFEFF');
+
+    /// <summary>Takes colour codes, zero bytes and the byte-order mark out of one line.</summary>
+    public static string PlainLine(string line)
+    {
+        if (line.Contains('\u001B', StringComparison.Ordinal))
+        {
+            line = Escapes().Replace(line, "");
+        }
+
+        return line.Contains('\0', StringComparison.Ordinal) ? line.Replace("\0", "", StringComparison.Ordinal) : line.TrimStart('\uFEFF');
+    }
 
     private static string? Foreign(ReadOnlySpan<byte> bytes)
     {

@@ -32,7 +32,8 @@ internal static class GuestReader
             node.Size("may-shrink-to", Prefixes.Binary),
             node.Text("image"),
             [.. node.Maps("folders").Select(Folder)],
-            node.Word("life", LabFileNames.Stages, LifeStage.InService)
+            node.Word("life", LabFileNames.Stages, LifeStage.InService),
+            [.. node.Texts("devices")]
         );
     }
 

@@ -21,8 +21,14 @@ internal static class HostReader
             node.Flag("battery-backup"),
             node.Number("idle-watts", 0, 100_000),
             node.Number("full-watts", 0, 100_000),
-            node.Flag("read-from-tools") ?? false
+            node.Flag("read-from-tools") ?? false,
+            PowersOn: node.Flag("powers-on"),
+            AddressFixed: node.Flag("address-fixed"),
+            ReadOn: node.Day("read-on"),
+            Checks: [.. node.Maps("checks").Select(HardwareReader.Check).OfType<ReadinessCheck>()],
+            Notes: [.. node.Maps("notes").Select(HardwareReader.Note)]
         );
+        host = node.Map("inside") is { } inside ? host.With(HardwareReader.Read(inside)) : host;
         foreach (var map in node.Maps("pools"))
         {
             host = WithPool(host, map);
@@ -62,7 +68,11 @@ internal static class HostReader
             [.. map.Texts("mounted-at")],
             map.Text("model"),
             map.Number("hours", 0, 10_000_000),
-            map.Flag("removable") ?? false
+            map.Flag("removable") ?? false,
+            map.Map("health") is { } health ? HardwareReader.Health(health) : null,
+            [.. map.Texts("holds")],
+            map.Text("controller"),
+            map.Whole("sector", 512, 1 << 20)
         );
         map.Done();
         return disk;

@@ -48,6 +48,11 @@ internal static class LabFileNames
         ("per-tebibyte", ReadCacheRule.PerTebibyte),
     ];
 
+    public static readonly (string Word, Core.Figures.Origin Value)[] Origins =
+    [
+        .. Enum.GetValues<Core.Figures.Origin>().Select(o => (o.ToString().ToLowerInvariant(), o)),
+    ];
+
     public static readonly (string Word, LifeStage Value)[] Stages =
     [
         .. Enum.GetValues<LifeStage>().Select(s => (s.Words().Replace(' ', '-'), s)),

@@ -55,6 +55,8 @@ internal static class LabTree
         Put(tree, "battery-backup", host.BatteryBackup);
         Put(tree, "idle-watts", host.IdleWatts);
         Put(tree, "full-watts", host.FullWatts);
+        Put(tree, "powers-on", host.PowersOn);
+        Put(tree, "address-fixed", host.AddressFixed);
         Put(tree, "read-from-tools", host.WasRead ? true : null);
         if (host.Disks.Count > 0)
         {
@@ -66,6 +68,8 @@ internal static class LabTree
             tree["pools"] = new JsonArray([.. host.Pools.Select(Of)]);
         }
 
+        Put(tree, "inside", host.Inside is { } inside ? HardwareTree.Of(inside) : null);
+        HardwareTree.AddRecords(tree, host);
         return tree;
     }
 
@@ -86,6 +90,10 @@ internal static class LabTree
         Put(tree, "model", disk.Model);
         Put(tree, "hours", disk.HoursRun);
         Put(tree, "removable", disk.Removable ? true : null);
+        Put(tree, "holds", HardwareTree.Texts(disk.Holds));
+        Put(tree, "health", disk.Health is { } health ? HardwareTree.Of(health) : null);
+        Put(tree, "controller", disk.Controller);
+        Put(tree, "sector", disk.Sector);
         return tree;
     }
 
@@ -128,6 +136,7 @@ internal static class LabTree
             tree["on"] = on;
         }
 
+        Put(tree, "devices", HardwareTree.Texts(guest.Devices));
         Put(tree, "life", guest.Life == LifeStage.InService ? null : LabFileNames.Stages.WordFor(guest.Life));
         return tree;
     }

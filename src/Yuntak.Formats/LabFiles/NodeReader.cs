@@ -102,6 +102,23 @@ internal sealed class NodeReader
         return null;
     }
 
+    public DateOnly? Day(string key, bool needed = false)
+    {
+        var text = Text(key, needed);
+        if (text is null)
+        {
+            return null;
+        }
+
+        if (DateOnly.TryParseExact(text, "O", out var day))
+        {
+            return day;
+        }
+
+        Problem(key, $"a day such as 2026-03-14 belongs here, not «{Short(text)}»");
+        return null;
+    }
+
     public bool? Flag(string key)
     {
         var text = Text(key);
@@ -226,7 +243,12 @@ internal sealed class NodeReader
     private double? NumberFrom(string key, string text, double min, double max)
     {
         if (
-            double.TryParse(text, NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent, CultureInfo.InvariantCulture, out var number)
+            double.TryParse(
+                text,
+                NumberStyles.AllowLeadingSign | NumberStyles.AllowDecimalPoint | NumberStyles.AllowExponent,
+                CultureInfo.InvariantCulture,
+                out var number
+            )
             && number >= min
             && number <= max
         )

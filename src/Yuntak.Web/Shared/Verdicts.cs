@@ -18,15 +18,7 @@ internal static class Verdicts
     /// <summary>A host's badge: its stops when there are any, else how it fits.</summary>
     public static (string Css, string Text) Badge(Assessment lab, HostAssessment host)
     {
-        var stops = lab.Findings.Count(f => f.Severity == Severity.Stop && Concerns(f, host));
+        var stops = lab.Findings.Count(f => f.Severity == Severity.Stop && f.Concerns(host));
         return stops > 0 ? ("over", $"{stops} stop{(stops == 1 ? "" : "s")}") : (host.Fit.ToString().ToLowerInvariant(), Word(host.Fit));
     }
-
-    private static bool Concerns(Finding finding, HostAssessment host) =>
-        finding.Subject.Kind switch
-        {
-            SubjectKind.Host => finding.Subject.Id == host.Host.Id.Value,
-            SubjectKind.Pool => finding.Subject.Id.StartsWith(host.Host.Id.Value + "/", StringComparison.Ordinal),
-            _ => host.Guests.Any(g => g.Guest.Id.Value == finding.Subject.Id),
-        };
 }

@@ -1,0 +1,32 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Kit.Rules;
+
+/// <summary>Nothing in a host is hotter than its maker allows for steady running.</summary>
+public sealed class TooHot : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "kit.too-hot",
+            Severity.Mind,
+            Station.Kit,
+            Says: "No sensor of a host is at or over the limit its maker gives.",
+            Because: "It slows itself down, then switches off; disks and batteries age faster in heat.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        let hot = host.Host.Hardware.Temperatures.Where(t => t.Celsius >= t.High).ToList()
+        where hot.Count > 0
+        select Info.On(
+            Subject.Of(host.Host),
+            $"{host.Host.Name} runs hot",
+            string.Join("; ", hot.Select(t => $"{t.Where}: {t.Celsius:0} °C, the limit is {t.High:0} °C"))
+                + ". Clean the fans and let air through before you give it more work. Let hot parts cool down before you touch them."
+        );
+}

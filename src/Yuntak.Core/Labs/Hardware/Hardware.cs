@@ -1,0 +1,41 @@
+namespace Yuntak.Core.Labs;
+
+/// <summary>What was read inside a host besides processor, memory and disks. Whatever nobody read is empty or null.</summary>
+/// <param name="MemorySlots">Places for memory modules, filled and free.</param>
+/// <param name="Functions">What sits on the PCI bus.</param>
+/// <param name="UsbBuses">USB buses, each with the controller that owns it.</param>
+/// <param name="UsbDevices">What is plugged into them; root hubs apart.</param>
+/// <param name="Ports">Network ports that are really there.</param>
+/// <param name="Bridges">Bridges the host makes of them.</param>
+/// <param name="Temperatures">Temperatures when it was read.</param>
+/// <param name="DiskSpeeds">Measured disk speeds.</param>
+/// <param name="LinkSpeeds">Measured goodput to other hosts.</param>
+/// <param name="Battery">What the battery backup said.</param>
+/// <param name="Firmware">The firmware's date and version.</param>
+/// <param name="Isolation">Whether devices are kept apart so that one can be handed over whole; null when nobody knows.</param>
+public sealed record Hardware(
+    ValueList<MemorySlot> MemorySlots = default,
+    ValueList<PciFunction> Functions = default,
+    ValueList<UsbBus> UsbBuses = default,
+    ValueList<UsbDevice> UsbDevices = default,
+    ValueList<NetworkPort> Ports = default,
+    ValueList<Bridge> Bridges = default,
+    ValueList<Temperature> Temperatures = default,
+    ValueList<DiskSpeed> DiskSpeeds = default,
+    ValueList<LinkSpeed> LinkSpeeds = default,
+    BatteryState? Battery = null,
+    Firmware? Firmware = null,
+    bool? Isolation = null
+)
+{
+    /// <summary>Nothing known.</summary>
+    public static readonly Hardware None = new();
+
+    /// <summary>The PCI address of the controller that a USB port belongs to: the owner of its bus. Null when it was not read.</summary>
+    /// <param name="port">A port path such as «3-2.1».</param>
+    public string? ControllerOf(string port) =>
+        int.TryParse(port.Split('-')[0], out var bus) ? UsbBuses.FirstOrDefault(b => b.Number == bus)?.Controller : null;
+
+    /// <summary>The function of that address, if there is one.</summary>
+    public PciFunction? Function(string? address) => Functions.FirstOrDefault(f => f.Address == address);
+}

@@ -1,0 +1,76 @@
+using System.Text.RegularExpressions;
+using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Formats.Intake;
+
+/// <summary>Reads the tables of <c>dmidecode</c>: memory modules with their places, and the slots that cards are plugged into.</summary>
+internal static partial class SlotReader
+{
+    public static void Read(RawPart part, IntakeDraft draft)
+    {
+        var read = 0;
+        var table = "";
+        Dictionary<string, string> rows = new(StringComparer.Ordinal);
+        foreach (var line in part.Text.Split('\n').Append("Handle "))
+        {
+            if (line.StartsWith("Handle ", StringComparison.Ordinal))
+            {
+                read += Keep(table, rows, draft) ? 1 : 0;
+                (table, _) = ("", rows);
+                rows.Clear();
+            }
+            else if (line.Length > 0 && line[0] is not ('\t' or ' ' or '#'))
+            {
+                table = line.Trim();
+            }
+            else if (line.Split(':', 2) is [var key, var value])
+            {
+                rows.TryAdd(key.Trim(), Names.Clean(value));
+            }
+        }
+
+        draft.Log.Add(
+            KitParts.Slots,
+            read,
+            part.Line,
+            read == 0 ? [$"line {part.Line}: no memory module and no slot in it; dmidecode needs root"] : []
+        );
+    }
+
+    private static bool Keep(string table, Dictionary<string, string> rows, IntakeDraft draft)
+    {
+        if (
+            table == "Memory Device"
+            && rows.GetValueOrDefault("Locator") is { Length: > 0 } place
+            && draft.MemorySlots.Count < IntakeLimits.MostThings
+        )
+        {
+            var size = SizeText().Match(rows.GetValueOrDefault("Size") ?? "");
+            var unit = size.Groups["unit"].Value;
+            // It writes «GB» and means GiB.
+            var known =
+                size.Success && ByteSize.TryParse(size.Groups["n"].Value + unit[..1] + "iB", Prefixes.Binary, out var bytes)
+                    ? bytes
+                    : (ByteSize?)null;
+            draft.MemorySlots.Add(new MemorySlot(place.Length > 40 ? place[..40] : place, known));
+            return true;
+        }
+
+        if (
+            table == "System Slot Information"
+            && rows.GetValueOrDefault("Designation") is { Length: > 0 } slot
+            && rows.GetValueOrDefault("Bus Address") is { Length: > 0 } address
+        )
+        {
+            draft.Slots[SysLine.Address(address)] = slot.Length > 40 ? slot[..40] : slot;
+            return true;
+        }
+
+        return false;
+    }
+
+    [GeneratedRegex(@"^(?<n>\d{1,9}) (?<unit>[kMGT]B)$", RegexOptions.ExplicitCapture, 1_000)]
+    private static partial Regex SizeText();
+}
