@@ -1,4 +1,4 @@
-using System.Text;
+using System.IO.Compression;
 using Microsoft.EntityFrameworkCore;
 
 namespace Yuntak.Data;
@@ -7,21 +7,49 @@ namespace Yuntak.Data;
 public sealed class ReadingStore(IDbContextFactory<YuntakDb> databases, TimeProvider clock)
 {
     /// <summary>Keeps a text.</summary>
+    /// <param name="packed">The text as <see cref="Packed"/> packs it.</param>
     /// <returns>Its key.</returns>
-    public async Task<long> KeepAsync(string text, CancellationToken cancel = default)
+    public async Task<long> KeepAsync(byte[] packed, CancellationToken cancel = default)
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
-        var row = new ReadingRow { At = clock.GetUtcNow().UtcDateTime, Content = Compression.Pack(Encoding.UTF8.GetBytes(text)) };
+        var row = new ReadingRow { At = clock.GetUtcNow().UtcDateTime, Content = packed };
         db.Readings.Add(row);
         await db.SaveChangesAsync(cancel);
         return row.Id;
     }
 
-    /// <summary>The text of that key, or null when there is none.</summary>
-    public async Task<string?> FindAsync(long id, CancellationToken cancel = default)
+    /// <summary>The packed text of that key, or null when there is none.</summary>
+    public async Task<byte[]?> FindAsync(long id, CancellationToken cancel = default)
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
-        var row = await db.Readings.AsNoTracking().FirstOrDefaultAsync(r => r.Id == id, cancel);
-        return row is null ? null : Encoding.UTF8.GetString(Compression.Unpack(row.Content));
+        return await db.Readings.AsNoTracking().Where(r => r.Id == id).Select(r => r.Content).FirstOrDefaultAsync(cancel);
     }
+
+    /// <summary>Packs texts one after the other, each on lines of its own, without holding them unpacked.</summary>
+    /// <param name="texts">Read once, not closed.</param>
+    /// <param name="most">The most bytes that are kept; what is beyond is not read.</param>
+    public static async Task<byte[]> Packed(IEnumerable<Stream> texts, long most, CancellationToken cancel = default)
+    {
+        using var packed = new MemoryStream();
+        await using (var brotli = new BrotliStream(packed, CompressionLevel.Fastest, leaveOpen: true))
+        {
+            var chunk = new byte[64 * 1024];
+            foreach (var text in texts)
+            {
+                int got;
+                while (most > 0 && (got = await text.ReadAsync(chunk.AsMemory(0, (int)Math.Min(chunk.Length, most)), cancel)) > 0)
+                {
+                    await brotli.WriteAsync(chunk.AsMemory(0, got), cancel);
+                    most -= got;
+                }
+
+                brotli.WriteByte((byte)'\n');
+            }
+        }
+
+        return packed.ToArray();
+    }
+
+    /// <summary>Opens a packed text.</summary>
+    public static Stream Open(byte[] packed) => new BrotliStream(new MemoryStream(packed), CompressionMode.Decompress);
 }

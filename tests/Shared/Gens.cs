@@ -1,6 +1,7 @@
 using CsCheck;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
@@ -53,10 +54,65 @@ internal static class Gens
                         kinds[n],
                         n == 0 ? ["/", "/boot"] : [],
                         n % 2 == 0 ? "Saltpan P8" : null,
-                        hours[n] > 50_000 ? null : hours[n]
+                        hours[n] > 50_000 ? null : hours[n],
+                        n == 3,
+                        n % 3 == 0 ? new DiskHealth(n == 0, hours[n], n, hours[n] / 1000.0, 31.5) : null,
+                        n == 1 ? ["ext4", "swap"] : [],
+                        n == 2 ? "0000:00:17.0" : null,
+                        n == 2 ? 4096 : null
                     )
             )
             .ToArray();
+
+    private static readonly Gen<DateOnly?> AnyDay = Gen.Int[0, 3000]
+        .Select(n => n < 900 ? (DateOnly?)null : new DateOnly(2020, 1, 1).AddDays(n));
+
+    /// <summary>What may be inside a host, from nothing to everything.</summary>
+    public static readonly Gen<Hardware> AnyHardware =
+        from name in AnyName.Select(Names.Clean)
+        from count in Gen.Int[0, 3]
+        from tri in Tri
+        from number in Gen.Int[1, 90_000]
+        from size in AnySize
+        from day in AnyDay
+        select count == 0
+            ? Hardware.None
+            : new Hardware(
+                [new MemorySlot("A1", size), new MemorySlot("A2", null)],
+                [
+                    .. Enumerable
+                        .Range(0, count)
+                        .Select(n => new PciFunction(
+                            $"0000:0{n}:00.0",
+                            n == 2 ? "" : "0c03",
+                            n == 0 ? name : null,
+                            "f0f0:0001",
+                            n == 1 ? number : null,
+                            n == 1 ? "ahci" : null,
+                            tri is null ? null
+                                : tri.Value ? "flr bus"
+                                : "",
+                            n == 0 ? "X1" : null,
+                            n == 1
+                        )),
+                ],
+                [new UsbBus(count, "0000:00:00.0", count, tri is null ? null : 480), new UsbBus(9)],
+                [new UsbDevice($"{count}-1.2", "f0f0:0002", name, count == 1, count == 2), new UsbDevice("9-1")],
+                [
+                    new NetworkPort("enp1s0", "02:00:5e:10:00:01", number, tri, "0000:01:00.0", ["10.40.7.2/24"], count == 1, count == 2),
+                    new NetworkPort("enp2s0"),
+                ],
+                [new Bridge("br0", ["enp1s0"], ["10.40.7.3/24"]), new Bridge("br1")],
+                [new Temperature(name, -4.5, 80), new Temperature("core", number / 1000.0)],
+                [
+                    new DiskSpeed(name, "randread", "4k", DataRate.FromBytes(number), number / 10.0),
+                    new DiskSpeed("w", Write: DataRate.FromBytes(1), WritesPerSecond: 2),
+                ],
+                [new LinkSpeed("10.40.7.2", "10.40.7.3", new DataRate(number))],
+                tri is null ? null : new BatteryState(97.5, 12, 41.5, 330),
+                day is null ? null : new Firmware(day, "1.2", "Brackwater T1"),
+                tri
+            );
 
     private static readonly Gen<Host> AnyHost =
         from name in AnyName
@@ -67,6 +123,8 @@ internal static class Gens
         from memory in Gen.Int[1, 512]
         from ports in Gen.Int[0, 8]
         from disks in AnyDisks
+        from inside in AnyHardware
+        from day in AnyDay
         select new Host(
             new HostId("new"),
             name,
@@ -79,7 +137,13 @@ internal static class Gens
             battery,
             ports * 7.5,
             null,
-            ports > 4
+            ports > 4,
+            inside == Hardware.None ? null : inside,
+            battery,
+            virtualisation,
+            day,
+            day is { } ticked ? [new ReadinessCheck("power-cut", ticked)] : [],
+            ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : []
         );
 
     private static readonly Gen<Want> AnyWant =
@@ -120,7 +184,8 @@ internal static class Gens
             importance,
             which == 3 ? ByteSize.FromMiB(512) : null,
             which == 4 ? "registry.example/a:1.0" : null,
-            which > 9 ? [new FolderMount("/srv/a b", "/data", which == 10)] : []
+            which > 9 ? [new FolderMount("/srv/a b", "/data", which == 10)] : [],
+            Devices: which == 5 ? ["0000:01:00.0", "0000:02:00.0"] : []
         );
 
     /// <summary>A lab with up to four hosts and eight guests, some of them placed.</summary>

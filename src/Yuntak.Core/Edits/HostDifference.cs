@@ -59,7 +59,11 @@ public sealed class HostDifference
     private void Disk(Disk was, Disk disk)
     {
         var name = $"disk {was.Name}";
-        Say($"{name} is now called", was.Name, disk.Name);
+        if (was.Name != disk.Name)
+        {
+            Add(HostChangeKind.Changed, $"{name} is now called {disk.Name}");
+        }
+
         Say($"{name} size", was.Size.ToDecimalString(), disk.Size.ToDecimalString());
         Say($"{name} kind", was.Kind.Words(), disk.Kind.Words());
         Say($"{name} mounted at", Listed(was.MountedAt), Listed(disk.MountedAt));
@@ -187,7 +191,8 @@ public sealed class HostDifference
 
     private static string Words(PciFunction f) => $"{PciClasses.KindOf(f.ClassCode)} {(f.Name is null ? "" : f.Name + " ")}at {f.Address}";
 
-    private static string Listed(ValueList<string> items) => items.Count == 0 ? "nothing" : string.Join(", ", items);
+    private static string Listed(ValueList<string> items) =>
+        items.Count == 0 ? "nothing" : string.Join(", ", items.Order(StringComparer.Ordinal));
 
     private static string Rate(int? mbps) => mbps is { } known ? DataRate.FromMbps(known).ToString() : "unknown";
 

@@ -34,6 +34,11 @@ public static class Names
     /// <summary>Text on one line without control characters, direction marks or halves of characters, trimmed: safe in any file and on any page.</summary>
     public static string Clean(string? text)
     {
+        if (!(text ?? "").AsSpan().ContainsAnyExceptInRange(' ', '~'))
+        {
+            return (text ?? "").Trim();
+        }
+
         var clean = new StringBuilder();
         foreach (var rune in (text ?? "").EnumerateRunes())
         {

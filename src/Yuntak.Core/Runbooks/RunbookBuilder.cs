@@ -34,7 +34,7 @@ public static class RunbookBuilder
                     change,
                     $"Make {where} ready",
                     where,
-                    HostRecipes.Join(host!),
+                    FirstSteps.Of(host!),
                     l => l with { Hosts = l.Hosts.With(host! with { Pools = [] }) }
                 );
             case ChangeKind.HostRemoved:
@@ -53,7 +53,7 @@ public static class RunbookBuilder
                     change,
                     $"Make the pool {pool.Name} on {where}",
                     where,
-                    [HostRecipes.MakePool(host, pool)],
+                    [PoolRecipes.MakePool(host, pool)],
                     l => WithPool(l, host, pool)
                 );
             case ChangeKind.PoolChanged:
@@ -64,7 +64,7 @@ public static class RunbookBuilder
                     change,
                     $"Lay {newer.Name} out anew on {where}",
                     where,
-                    [ChangeRecipes.PoolLeaves(plan.AsBuilt.Host(host.Id)!, older), HostRecipes.MakePool(host, newer)],
+                    [ChangeRecipes.PoolLeaves(plan.AsBuilt.Host(host.Id)!, older), PoolRecipes.MakePool(host, newer)],
                     l => WithPool(l, host, newer)
                 );
             case ChangeKind.PoolRemoved:

@@ -16,34 +16,35 @@ internal sealed class BoundedLines(TextReader reader, long longestText, int long
     /// <summary>The next line without its end, cut at the longest; null at the end of the text. LF, CRLF and CR end a line.</summary>
     public string? Next()
     {
-        var line = new StringBuilder();
-        var any = false;
-        while (true)
+        StringBuilder? begun = null;
+        while (at < filled || Fill())
         {
-            if (at == filled && !Fill())
-            {
-                return any ? line.ToString() : null;
-            }
-
-            any = true;
             var span = buffer.AsSpan(at, filled - at);
             var end = span.IndexOfAny('\n', '\r');
-            var text = end < 0 ? span : span[..end];
-            line.Append(text[..Math.Min(text.Length, Math.Max(0, longestLine - line.Length))]);
             if (end < 0)
             {
+                begun = Grown(begun, span);
                 at = filled;
                 continue;
             }
 
+            var line = begun is null && end <= longestLine ? new string(span[..end]) : Grown(begun, span[..end]).ToString();
             at += end + 1;
             if (span[end] == '\r' && (at < filled || Fill()) && buffer[at] == '\n')
             {
                 at++;
             }
 
-            return line.ToString();
+            return line;
         }
+
+        return begun?.ToString();
+    }
+
+    private StringBuilder Grown(StringBuilder? line, ReadOnlySpan<char> text)
+    {
+        line ??= new StringBuilder();
+        return line.Append(text[..Math.Min(text.Length, Math.Max(0, longestLine - line.Length))]);
     }
 
     private bool Fill()

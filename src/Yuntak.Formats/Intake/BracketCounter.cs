@@ -1,38 +1,42 @@
+using System.Buffers;
+
 namespace Yuntak.Formats.Intake;
 
 /// <summary>Counts open brackets of a JSON text, line by line, strings apart.</summary>
 internal sealed class BracketCounter
 {
+    private static readonly SearchValues<char> Telling = SearchValues.Create("\"{}[]");
     private int depth;
-    private bool inString;
-    private bool escaped;
 
     /// <summary>Whether a bracket is still open.</summary>
     public bool Open => depth > 0;
 
     /// <summary>Reads one line more. No string of these tools runs over a line's end, so a quote left open is closed there.</summary>
-    public void Read(string line)
+    public void Read(ReadOnlySpan<char> line)
     {
-        foreach (var c in line)
+        var inString = false;
+        for (var at = Next(line, inString); at >= 0; at = Next(line, inString))
         {
-            if (inString)
+            switch (line[at])
             {
-                (inString, escaped) = escaped ? (true, false) : (c != '"', c == '\\');
+                case '"':
+                    inString = !inString;
+                    break;
+                case '\\':
+                    // Whatever comes next belongs to it.
+                    at = Math.Min(at + 1, line.Length - 1);
+                    break;
+                case '{' or '[':
+                    depth++;
+                    break;
+                default:
+                    depth--;
+                    break;
             }
-            else if (c == '"')
-            {
-                inString = true;
-            }
-            else if (c is '{' or '[')
-            {
-                depth++;
-            }
-            else if (c is '}' or ']')
-            {
-                depth--;
-            }
-        }
 
-        inString = escaped = false;
+            line = line[(at + 1)..];
+        }
     }
+
+    private static int Next(ReadOnlySpan<char> line, bool inString) => inString ? line.IndexOfAny('"', '\\') : line.IndexOfAny(Telling);
 }

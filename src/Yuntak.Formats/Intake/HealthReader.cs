@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text.Json;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
@@ -66,7 +65,7 @@ internal static class HealthReader
     private static long? Attribute(JsonElement root, int id) =>
         root.At("ata_smart_attributes")
             .Rows("table")
-            .Where(a => a.Text("id") == id.ToString(CultureInfo.InvariantCulture))
+            .Where(a => a.At("id") is { ValueKind: JsonValueKind.Number } known && known.TryGetInt32(out var number) && number == id)
             .Select(a => Whole(a.At("raw"), "value"))
             .FirstOrDefault();
 

@@ -25,9 +25,11 @@ internal static class HeatReader
         {
             foreach (var feature in Features(chip.Value))
             {
-                if (Input(feature.Value) is { } celsius and > -60 and < 200 && draft.Temperatures.Count < IntakeLimits.MostThings)
+                if (
+                    Input(feature.Value) is { } celsius and > -60 and < 200
+                    && draft.Temperatures.Add(new Temperature(Names.Clean($"{feature.Name} ({chip.Name})"), celsius, Limit(feature.Value)))
+                )
                 {
-                    draft.Temperatures.Add(new Temperature(Names.Clean($"{feature.Name} ({chip.Name})"), celsius, Limit(feature.Value)));
                     read++;
                 }
             }

@@ -31,15 +31,15 @@ internal sealed class IntakeDraft
     /// <summary>For each disk's id another one it may be known by.</summary>
     public Dictionary<string, string> DiskAliases { get; } = new(StringComparer.Ordinal);
 
-    public List<HealthReading> Health { get; } = [];
+    public Keyed<HealthReading> Health { get; } = new(h => h.Ids.Count > 0 ? h.Ids[0] : h.Device);
 
-    public List<Temperature> Temperatures { get; } = [];
+    public Keyed<Temperature> Temperatures { get; } = new(t => t.Where);
 
-    public List<DiskSpeed> DiskSpeeds { get; } = [];
+    public Keyed<DiskSpeed> DiskSpeeds { get; } = new(s => $"{s.Job} {s.Pattern} {s.Block}");
 
-    public List<LinkSpeed> LinkSpeeds { get; } = [];
+    public Keyed<LinkSpeed> LinkSpeeds { get; } = new(s => $"{s.From} {s.To}");
 
-    public List<MemorySlot> MemorySlots { get; } = [];
+    public Keyed<MemorySlot> MemorySlots { get; } = new(s => s.Name);
 
     /// <summary>Slots by the address of what is in them.</summary>
     public Dictionary<string, string> Slots { get; } = new(StringComparer.Ordinal);
@@ -153,20 +153,20 @@ internal sealed class IntakeDraft
 
     public HostReading ToReading()
     {
-        var health = Health.ToList();
+        var health = Health.Items.ToList();
         var whole = disks.Select(d => Whole(d, health)).ToList();
         return new HostReading(WithOffer(Processor), Memory ?? Installed, whole, Log.Readings())
         {
             Hardware = new Hardware(
-                [.. MemorySlots],
+                [.. MemorySlots.Items],
                 Functions(),
                 Usb.Buses(),
                 Usb.Devices(),
                 Net.Ports(),
                 Net.Bridges(),
-                [.. Temperatures],
-                [.. DiskSpeeds],
-                [.. LinkSpeeds],
+                [.. Temperatures.Items],
+                [.. DiskSpeeds.Items],
+                [.. LinkSpeeds.Items],
                 Battery,
                 firmware == new Firmware() ? null : firmware,
                 groups.Count > 0 ? true
@@ -204,7 +204,8 @@ internal sealed class IntakeDraft
 
     private ValueList<PciFunction> Functions()
     {
-        var looked = Log.Has(KitParts.Reset);
+        // Kernels before 5.15 list none at all, which says nothing.
+        var looked = resets.Count > 0;
         var addresses = functions
             .Keys.Concat(groups.Keys)
             .Concat(resets.Keys)

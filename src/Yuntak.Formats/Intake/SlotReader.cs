@@ -13,12 +13,13 @@ internal static partial class SlotReader
         var read = 0;
         var table = "";
         Dictionary<string, string> rows = new(StringComparer.Ordinal);
+        HashSet<string> places = new(StringComparer.Ordinal);
         foreach (var line in part.Text.Split('\n').Append("Handle "))
         {
             if (line.StartsWith("Handle ", StringComparison.Ordinal))
             {
-                read += Keep(table, rows, draft) ? 1 : 0;
-                (table, _) = ("", rows);
+                read += Keep(table, rows, places, draft) ? 1 : 0;
+                table = "";
                 rows.Clear();
             }
             else if (line.Length > 0 && line[0] is not ('\t' or ' ' or '#'))
@@ -39,23 +40,21 @@ internal static partial class SlotReader
         );
     }
 
-    private static bool Keep(string table, Dictionary<string, string> rows, IntakeDraft draft)
+    private static bool Keep(string table, Dictionary<string, string> rows, HashSet<string> places, IntakeDraft draft)
     {
-        if (
-            table == "Memory Device"
-            && rows.GetValueOrDefault("Locator") is { Length: > 0 } place
-            && draft.MemorySlots.Count < IntakeLimits.MostThings
-        )
+        if (table == "Memory Device" && rows.GetValueOrDefault("Locator") is { Length: > 0 } place)
         {
             var size = SizeText().Match(rows.GetValueOrDefault("Size") ?? "");
-            var unit = size.Groups["unit"].Value;
             // It writes «GB» and means GiB.
             var known =
-                size.Success && ByteSize.TryParse(size.Groups["n"].Value + unit[..1] + "iB", Prefixes.Binary, out var bytes)
+                size.Success
+                && ByteSize.TryParse(size.Groups["n"].Value + size.Groups["unit"].Value[..1] + "iB", Prefixes.Binary, out var bytes)
                     ? bytes
                     : (ByteSize?)null;
-            draft.MemorySlots.Add(new MemorySlot(place.Length > 40 ? place[..40] : place, known));
-            return true;
+            // Some boards give every place of a bank the same name, and only the bank tells them apart.
+            var bank = rows.GetValueOrDefault("Bank Locator");
+            var name = places.Add(place) || string.IsNullOrEmpty(bank) ? place : $"{place} ({bank})";
+            return draft.MemorySlots.Add(new MemorySlot(name.Length > 40 ? name[..40] : name, known));
         }
 
         if (

@@ -90,12 +90,12 @@ public static partial class TextDecoder
     /// <summary>Takes colour codes, zero bytes and the byte-order mark out of one line.</summary>
     public static string PlainLine(string line)
     {
-        if (line.Contains('\u001B', StringComparison.Ordinal))
+        if (line.AsSpan().IndexOfAny('\u001B', '\0', '\uFEFF') < 0)
         {
-            line = Escapes().Replace(line, "");
+            return line;
         }
 
-        return line.Contains('\0', StringComparison.Ordinal) ? line.Replace("\0", "", StringComparison.Ordinal) : line.TrimStart('\uFEFF');
+        return Escapes().Replace(line, "").Replace("\0", "", StringComparison.Ordinal).TrimStart('\uFEFF');
     }
 
     private static string? Foreign(ReadOnlySpan<byte> bytes)

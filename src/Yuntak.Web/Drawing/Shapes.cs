@@ -18,6 +18,15 @@ internal static class Shapes
     /// <summary>A severity: stop = octagon, mind = triangle, note = small disc.</summary>
     public static IHtmlContent Mark(Severity severity) => Svg.Decoration(16, 16, "mark-shape " + severity.Css(), MarkShape(severity));
 
+    /// <summary>The same shape inside a drawing.</summary>
+    public static XElement MarkAt(Severity severity, double x, double y, double size) =>
+        new(
+            "g",
+            new XAttribute("transform", $"translate({Svg.N(x)} {Svg.N(y)}) scale({size / 16:0.##})"),
+            new XAttribute("class", "mark-at " + severity.Css()),
+            MarkShape(severity)
+        );
+
     /// <summary>All is well: a disc with a tick.</summary>
     public static IHtmlContent Well() =>
         Svg.Decoration(16, 16, "mark-shape well", Svg.Circle(8, 8, 6.4, ""), Svg.Path("M5 8.2l2.1 2.1L11.2 6", "tick-stroke"));

@@ -76,6 +76,10 @@ internal sealed class Svg : IHtmlContent
 
     public static XElement Group(string css, params object?[] content) => new("g", new XAttribute("class", css), content);
 
+    /// <summary>A link around drawn things.</summary>
+    public static XElement Link(string href, string label, XElement content) =>
+        new("a", new XAttribute("href", href), new XAttribute("aria-label", label), new XAttribute("class", "look"), content);
+
     public static XAttribute A(string name, double value) => new(name, N(value));
 
     /// <summary>A coordinate, to a tenth of a unit.</summary>

@@ -30,8 +30,16 @@ internal static class FileEndpoints
             "/files/runbook.md",
             async (DeskService desks) => Download(RunbookMarkdown.Of((await desks.LoadAsync()).Runbook), "text/markdown", "runbook.md")
         );
+        app.MapGet("/files/collect.sh", Script);
         app.MapGet("/files/compose/{guest}", ComposeAsync);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
+    }
+
+    /// <summary>The script that takes stock of a host: to take away, or to look at first.</summary>
+    private static IResult Script(bool? show)
+    {
+        var script = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "collect.sh"));
+        return show == true ? Results.Text(script, "text/plain", Encoding.UTF8) : Download(script, "application/x-sh", "collect.sh");
     }
 
     private static async Task<IResult> ComposeAsync(string guest, LabStore store)

@@ -4,7 +4,6 @@ using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.ResponseCompression;
 using Yuntak.Core.Labs;
 using Yuntak.Data;
-using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 
 namespace Yuntak.Web.Shared;
@@ -116,13 +115,14 @@ public static class YuntakApp
         services.AddSingleton(TimeProvider.System);
         services.AddYuntakData(folder);
         services.AddSingleton<DeskService>();
+        services.AddSingleton<ReadingDesk>();
         services.AddRazorPages(o => o.Conventions.AddPageRoute("/Bench/Index", ""));
         services.AddDataProtection().SetApplicationName("yuntak").PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(folder, "keys")));
         services.AddAntiforgery(o => o.Cookie.SameSite = SameSiteMode.Strict);
         services.Configure<FormOptions>(o =>
         {
             o.MultipartBodyLengthLimit = LongestRequest;
-            o.ValueLengthLimit = (int)IntakeLimits.LongestText.Bytes * 4;
+            o.ValueLengthLimit = (int)LongestRequest;
             o.KeyLengthLimit = 4096;
             o.ValueCountLimit = 4096;
         });

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Data;
@@ -11,7 +12,7 @@ using Yuntak.Web.Shared;
 namespace Yuntak.Web.Pages.Kit;
 
 /// <summary>A host typed in by hand, or corrected; its disks and pools.</summary>
-public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+public sealed class HostModel(DeskService desks, LabStore store, TimeProvider clock) : LabPageModel(desks, store)
 {
     public override Station? Here => Station.Kit;
 
@@ -35,19 +36,27 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
     /// <summary>Disks that belong to no pool.</summary>
     public IReadOnlyList<Disk> FreeDisks => [.. Host!.Disks.Where(d => Host.Pools.All(p => !p.DiskIds.Contains(d.Id)))];
 
-    public IActionResult OnGet(string? id)
+    /// <summary>The host that a new one is begun from, if any.</summary>
+    public Host? Like { get; private set; }
+
+    public IActionResult OnGet(string? id, string? like)
     {
+        Like = id is null && like is not null ? Desk.Lab.Host(new HostId(like)) : null;
         if (id is not null && !Find(id))
         {
             return NotFound();
         }
 
-        Form = Host is null ? HostForm.Empty : HostForm.Of(Host);
+        Form =
+            Host is not null ? HostForm.Of(Host)
+            : Like is not null ? HostForm.Of(Like) with { Name = "" }
+            : HostForm.Empty;
         return Page();
     }
 
-    public async Task<IActionResult> OnPostAsync(string? id, string? disks, bool propose, string[] gone)
+    public async Task<IActionResult> OnPostAsync(string? id, string? like, string? disks, bool propose, string[] gone)
     {
+        Like = id is null && like is not null ? Desk.Lab.Host(new HostId(like)) : null;
         if (id is not null && !Find(id))
         {
             return NotFound();
@@ -56,7 +65,9 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
         Form = HostForm.Read(Request.Form);
         DiskLines = disks ?? "";
         return await ChangeFromFormAsync(
-            Host is null ? Add(propose) : HostEdits.Change(Host.Id, h => Corrected(Form.ToHost(h), gone)),
+            Host is not null ? HostEdits.Change(Host.Id, h => KitCorrections.NoteAll(h, Corrected(Form.ToHost(h), gone), clock.Today()))
+                : Like is not null ? Copy(Like.Id)
+                : Add(propose),
             "/Kit"
         );
     }
@@ -105,6 +116,19 @@ public sealed class HostModel(DeskService desks, LabStore store) : LabPageModel(
             host = host with { Disks = [.. DiskText.Read(DiskLines, Form.Name, [])] };
             host = host with { Pools = propose ? PoolProposal.For(host.Disks) : [] };
             return HostEdits.Add(host)(lab);
+        };
+
+    /// <summary>A host like another, with what was typed on top.</summary>
+    private Edit Copy(HostId like) =>
+        lab =>
+        {
+            var copied = KitEdits.Copy(like, Names.Checked(Form.Name, "host"))(lab);
+            var id = copied.Lab.Hosts[^1].Id;
+            var typed = HostEdits.Change(
+                id,
+                h => Form.ToHost(h) with { Disks = [.. h.Disks, .. DiskText.Read(DiskLines, h.Name, h.Disks)] }
+            )(copied.Lab);
+            return copied with { Lab = typed.Lab };
         };
 
     private Host Corrected(Host host, string[] gone)

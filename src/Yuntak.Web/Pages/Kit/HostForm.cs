@@ -55,7 +55,10 @@ public sealed record HostForm(
     public static HostForm Of(HostReading reading) =>
         Empty with
         {
+            Name = reading.HostName ?? "",
             Virtualisation = Text(reading.Processor?.Virtualisation),
+            NetworkPorts = reading.Hardware.Ports.Count(p => !p.Wireless) is > 0 and var ports ? Text(ports) : "",
+            BatteryBackup = reading.Hardware.Battery is null ? "" : Yes,
             HasProcessor = reading.Processor is not null,
             HasMemory = reading.Memory is not null,
         };

@@ -5,14 +5,15 @@ using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Data;
-using Yuntak.Formats.Intake;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Kit;
 
-/// <summary>Shows what was read from a host's own tools, and takes it on as a host.</summary>
-public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore readings) : LabPageModel(desks, store)
+/// <summary>Shows what was read from a host's own tools: for a host that is there, what that changes; else takes it on as a new one.</summary>
+public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk readings) : LabPageModel(desks, store)
 {
+    private const string New = "new";
+
     public override Station? Here => Station.Kit;
 
     public long Number { get; private set; }
@@ -23,9 +24,12 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore
 
     public HostForm Form { get; private set; } = null!;
 
-    public async Task<IActionResult> OnGetAsync(long number)
+    /// <summary>What it changes of the host it is of; null for a new host.</summary>
+    public HostUpdate? Update { get; private set; }
+
+    public async Task<IActionResult> OnGetAsync(long number, string? host)
     {
-        if (!await FindAsync(number))
+        if (!await FindAsync(number, host))
         {
             return NotFound();
         }
@@ -34,9 +38,10 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore
         return Page();
     }
 
+    /// <summary>Takes it on as a new host.</summary>
     public async Task<IActionResult> OnPostAsync(long number, int[] pool)
     {
-        if (!await FindAsync(number))
+        if (!await FindAsync(number, New))
         {
             return NotFound();
         }
@@ -45,16 +50,16 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore
         return await ChangeFromFormAsync(
             lab =>
             {
-                var host = Form.ToHost(null) with { Disks = [.. Reading.Disks], WasRead = true };
-                host = host with
+                var typed = Form.ToHost(null);
+                var read = NewHost.From(Reading, typed.Name, typed.Processor, typed.Memory);
+                var host = read with
                 {
-                    Processor = Reading.Processor is { } read
-                        ? read with
-                        {
-                            Virtualisation = host.Processor.Virtualisation,
-                        }
-                        : host.Processor,
-                    Memory = Reading.Memory ?? host.Memory,
+                    Description = typed.Description,
+                    Processor = read.Processor with { Virtualisation = typed.Processor.Virtualisation },
+                    NetworkPorts = typed.NetworkPorts,
+                    BatteryBackup = typed.BatteryBackup,
+                    IdleWatts = typed.IdleWatts,
+                    FullWatts = typed.FullWatts,
                 };
                 var added = HostEdits.Add(host)(lab);
                 var id = added.Lab.Hosts[^1].Id;
@@ -65,15 +70,25 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingStore
         );
     }
 
-    private async Task<bool> FindAsync(long number)
+    /// <summary>Accepts it for the host it is of.</summary>
+    public async Task<IActionResult> OnPostAcceptAsync(long number, string host) =>
+        await readings.FindAsync(number) is { } reading
+            ? await ChangeAsync(KitEdits.Accept(new HostId(host), reading), "/Kit#kit-board-" + Uri.EscapeDataString(host))
+            : NotFound();
+
+    private async Task<bool> FindAsync(long number, string? host)
     {
-        if (await readings.FindAsync(number) is not { } text)
+        if (await readings.FindAsync(number) is not { } reading)
         {
             return false;
         }
 
-        Number = number;
-        Reading = IntakeReader.Read(text);
+        (Number, Reading) = (number, reading);
+        var of =
+            host == New ? null
+            : host is null ? HostMatch.Find(Desk.Lab, reading)
+            : Desk.Lab.Host(new HostId(host));
+        Update = of is null ? null : HostUpdate.Of(Desk.Assessment, of, reading);
         Pools = PoolProposal.For(Reading.Disks);
         return true;
     }

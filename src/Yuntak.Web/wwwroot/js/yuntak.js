@@ -126,6 +126,15 @@
     }
   });
 
+  // A long upload shows how far it has come.
+  document.addEventListener("htmx:xhr:progress", event => {
+    const bar = document.getElementById("upload-progress");
+    if (!bar || !event.detail.lengthComputable || !document.getElementById("upload")?.files.length) return;
+    bar.hidden = false;
+    bar.value = 100 * event.detail.loaded / event.detail.total;
+    document.getElementById("read").textContent = event.detail.loaded < event.detail.total ? `Sending: ${Math.round(bar.value)} %` : "Reading …";
+  });
+
   // When the server cannot be reached, say so instead of doing nothing.
   document.addEventListener("htmx:sendError", () => {
     const status = document.getElementById("status");

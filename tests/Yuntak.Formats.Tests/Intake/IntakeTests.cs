@@ -1,13 +1,11 @@
 using System.Text;
-using CsCheck;
 using Yuntak.Core.Bench;
-using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
 using Yuntak.Tests;
 
-namespace Yuntak.Formats.Tests;
+namespace Yuntak.Formats.Tests.Intake;
 
 public class IntakeTests
 {
@@ -244,11 +242,11 @@ public class IntakeTests
         IntakeReader.Read(new MemoryStream(bytes)).Problems.ShouldHaveSingleItem().ShouldContain(says);
 
     [Fact]
-    public void Fifty_megabytes_are_refused_after_the_first_eight()
+    public void Of_fifty_megabytes_the_first_thirty_two_are_read()
     {
         using var stream = new EndlessStream(50L << 20);
-        IntakeReader.Read(stream).Problems.ShouldHaveSingleItem().ShouldContain("longer than 8");
-        stream.Given.ShouldBeLessThan(9L << 20);
+        IntakeReader.Read(stream).Problems.ShouldContain(p => p.Contains("longer than 32"));
+        stream.Given.ShouldBeLessThan(33L << 20);
     }
 
     [Fact]
@@ -289,24 +287,6 @@ public class IntakeTests
     }
 
     [Fact]
-    public void A_thousand_mutations_of_each_part_never_throw()
-    {
-        foreach (var sample in Directory.GetFiles(Path.Combine(AppContext.BaseDirectory, "Samples")))
-        {
-            var text = File.ReadAllText(sample);
-            var mutation =
-                from at in Gen.Int[0, text.Length - 1]
-                from length in Gen.Int[0, 80]
-                from insert in Gen.OneOf(
-                    Gen.String[0, 12],
-                    Pick.From("{", "}", "[", "]", "\"", "\\", ":", ",", "\n", "null", "-1", "1e999", "\u001b[", "MemTotal:")
-                )
-                select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
-            mutation.Sample(t => Sensible(IntakeReader.Read(t)), iter: 1000);
-        }
-    }
-
-    [Fact]
     public void Deep_nesting_is_no_way_in()
     {
         var deep = "{\"blockdevices\":" + new string('[', 100_000);
@@ -314,12 +294,5 @@ public class IntakeTests
         IntakeReader.Read(string.Concat(Enumerable.Repeat("{\"a\":", 5_000))).HasAnything.ShouldBeFalse();
     }
 
-    private static bool Sensible(HostReading reading) =>
-        reading.Parts.All(p => p.Read >= 0)
-        && (reading.Processor is null || reading.Processor.Threads >= reading.Processor.Cores && reading.Processor.Cores > 0)
-        && (reading.Memory is null || reading.Memory.Value.Bytes > 0)
-        && reading.Disks.All(d => d.Size.Bytes > 0 && d.Id.Length > 0)
-        && reading.Disks.Select(d => d.Id).Distinct().Count() == reading.Disks.Count;
-
-    private static string Sample(string name) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Samples", name));
+    private static string Sample(string name) => Samples.Text(name);
 }
