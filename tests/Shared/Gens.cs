@@ -131,7 +131,7 @@ internal static class Gens
             ports % 2 == 0 ? "" : "in the hall: left",
             new Processor("x86_64", 1, cores, cores * threads, virtualisation, ports % 3 == 0 ? "Brackwater B8" : null),
             ByteSize.FromGiB(memory),
-            [.. disks],
+            [.. ports == 7 ? disks.SkipLast(1) : disks],
             PoolProposal.For(disks),
             ports == 8 ? null : ports,
             battery,

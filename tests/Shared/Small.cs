@@ -41,6 +41,10 @@ internal static class Small
     public static Lab Lab(params Host[] hosts) =>
         hosts.Aggregate(Core.Labs.Lab.Empty("test lab"), (lab, host) => lab.With(HostEdits.Add(host)));
 
+    /// <summary>The lab with disks pulled out of its first host.</summary>
+    public static Lab Losing(this Lab lab, params string[] disks) =>
+        lab.WithHost(lab.Hosts[0].Id, h => h with { Disks = h.Disks.Without(d => disks.Contains(d.Id)) });
+
     /// <summary>The lab after an edit.</summary>
     public static Lab With(this Lab lab, Edit edit) => edit(lab).Lab;
 

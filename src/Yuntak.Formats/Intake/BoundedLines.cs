@@ -51,7 +51,7 @@ internal sealed class BoundedLines(TextReader reader, long longestText, int long
     {
         if (taken >= longestText)
         {
-            CutOff |= reader.Peek() >= 0;
+            CutOff |= reader.Read() >= 0;
             return false;
         }
 

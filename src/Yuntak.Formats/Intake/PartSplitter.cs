@@ -125,7 +125,11 @@ internal static partial class PartSplitter
         : BatteryReader.Is(line) ? RawKind.Battery
         : RawKind.Other;
 
-    [GeneratedRegex(@"^(\{\s*(""|$)|\[\s*(\{|$))", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(
+        @"^(\{\s*($|""(lscpu|blockdevices|memory|json_format_version|smartctl|fio version|start)"")|\[\s*($|\{\s*""(ifindex|ifname|dst)""))",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
     private static partial Regex Beginning();
 
     [GeneratedRegex(@"^\s*\[\s*(\{|\]|$)", RegexOptions.ExplicitCapture, 1_000)]

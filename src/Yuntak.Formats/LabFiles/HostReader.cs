@@ -87,11 +87,21 @@ internal static class HostReader
             [.. map.Texts("disks", needed: true)],
             map.Size("already-used", Prefixes.Binary) ?? ByteSize.Zero
         );
+        var missing = map.Texts("missing");
         map.Done();
         try
         {
-            var lab = HostEdits.AddPool(host.Id, pool)(new Lab("check", LabSettings.Default, [host], [])).Lab;
-            return lab.Hosts[0];
+            // Disks that are said to be missing stand in for a moment, so that everything else about the pool is checked all the same.
+            var whole = host with
+            {
+                Disks =
+                [
+                    .. host.Disks,
+                    .. missing.Where(m => host.Disks.All(d => d.Id != m)).Select(m => new Disk(m, m, default, DiskKind.Spinning)),
+                ],
+            };
+            var lab = HostEdits.AddPool(host.Id, pool)(new Lab("check", LabSettings.Default, [whole], [])).Lab;
+            return host with { Pools = lab.Hosts[0].Pools };
         }
         catch (EditRefused refused)
         {

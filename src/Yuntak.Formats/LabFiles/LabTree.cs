@@ -65,7 +65,7 @@ internal static class LabTree
 
         if (host.Pools.Count > 0)
         {
-            tree["pools"] = new JsonArray([.. host.Pools.Select(Of)]);
+            tree["pools"] = new JsonArray([.. host.Pools.Select(p => Of(p, host))]);
         }
 
         Put(tree, "inside", host.Inside is { } inside ? HardwareTree.Of(inside) : null);
@@ -97,7 +97,7 @@ internal static class LabTree
         return tree;
     }
 
-    private static JsonObject Of(Pool pool)
+    private static JsonObject Of(Pool pool, Host host)
     {
         var tree = new JsonObject
         {
@@ -106,6 +106,7 @@ internal static class LabTree
             ["family"] = LabFileNames.Families.WordFor(pool.Family),
             ["disks"] = new JsonArray([.. pool.DiskIds.Select(d => (JsonNode)d)]),
         };
+        Put(tree, "missing", HardwareTree.Texts([.. pool.DiskIds.Where(d => host.Disks.All(h => h.Id != d))]));
         Put(tree, "already-used", pool.AlreadyUsed == ByteSize.Zero ? null : pool.AlreadyUsed.ToExactString());
         return tree;
     }

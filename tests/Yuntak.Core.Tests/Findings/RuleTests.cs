@@ -45,6 +45,30 @@ public class RuleTests
                 "kit.boot-from-stick",
                 Small.Lab(kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Kind = DiskKind.Usb }) })
             },
+            {
+                "kit.isolation-off",
+                Small
+                    .Lab(kiln.With(new Hardware(Functions: [new PciFunction("0000:04:00.0", "0c03")], Isolation: false)))
+                    .WithGuestOn(machine, "kiln")
+                    .With(KitEdits.HandOver(new HostId("kiln"), "0000:04:00.0", new GuestId("notes")))
+            },
+            { "kit.disk-failing", Small.Lab(WithHealth(kiln, new DiskHealth(Passed: false, ReallocatedSectors: 9))) },
+            { "kit.disk-sectors", Small.Lab(WithHealth(kiln, new DiskHealth(Passed: true, PendingSectors: 1))) },
+            { "kit.disk-worn", Small.Lab(WithHealth(kiln, new DiskHealth(Passed: true, WearPercent: 81))) },
+            { "kit.pool-lost", Small.Lab(Parity(kiln, 3, 4)).Losing("p0", "p1") },
+            { "kit.pool-degraded", Small.Lab(Parity(kiln, 3, 4)).Losing("p0") },
+            { "kit.address-changes", Small.Lab(kiln with { AddressFixed = false }) },
+            { "kit.stays-off", Small.Lab(kiln with { PowersOn = false }) },
+            { "kit.too-hot", Small.Lab(kiln.With(new Hardware(Temperatures: [new Temperature("Package", 96, 95)]))) },
+            {
+                "kit.firmware-old",
+                Small.Lab(
+                    kiln.With(new Hardware(Firmware: new Firmware(new DateOnly(2024, 11, 19)))) with
+                    {
+                        ReadOn = new DateOnly(2026, 11, 20),
+                    }
+                )
+            },
             { "wants.more-vcpu-than-threads", pair.WithGuestOn(machine with { Overrides = new SizeOverrides(17) }, "kiln") },
             { "wants.machine-only", pair.WithGuestOn(Small.Guest("gate", "router", GuestKind.SystemContainer), "kiln") },
             { "wants.no-data-folder", pair.WithGuestOn(stack with { Folders = [] }, "kiln") },
@@ -111,6 +135,8 @@ public class RuleTests
     [InlineData("kit.virtualisation-off", "I have switched it on")]
     [InlineData("kit.router-one-port", "Move gate to wren")]
     [InlineData("kit.guests-on-boot-disk", "Move notes's disks to ember")]
+    [InlineData("kit.address-changes", "It is reserved now")]
+    [InlineData("kit.firmware-old", "I have looked")]
     [InlineData("wants.more-vcpu-than-threads", "Give it 16")]
     [InlineData("wants.machine-only", "Make gate a machine")]
     [InlineData("wants.no-data-folder", "Keep it in /srv/cloud/data")]
@@ -184,6 +210,12 @@ public class RuleTests
 
         printed.Split('\n').Count(l => l.StartsWith("| `")).ShouldBe(RuleBook.Rules.Count, "a rule that is gone is gone from the book too");
     }
+
+    private static Host WithHealth(Host host, DiskHealth health) =>
+        host with
+        {
+            Disks = host.Disks.Change(d => d.IsBoot, d => d with { Health = health }),
+        };
 
     private static Guest Given(string name, double gib) =>
         Small.Guest(name) with

@@ -50,6 +50,78 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void Intake_of_a_bundle_tells_everything_that_was_promised()
+    {
+        var (ended, said, _) = Run(null, "intake", Demo("kiln-bundle.txt"), "--json");
+
+        ended.ShouldBe(0);
+        var host = JsonDocument.Parse(said).RootElement.GetProperty("host");
+        host.GetProperty("virtualisation").GetString().ShouldBe("on");
+        host.GetProperty("isolation").GetString().ShouldBe("on");
+        var graphics = host.GetProperty("functions").EnumerateArray().Single(f => f.GetProperty("address").GetString() == "0000:01:00.0");
+        graphics.GetProperty("classCode").GetString().ShouldBe("0300");
+        graphics.GetProperty("kind").GetString().ShouldBe("VGA");
+        graphics.GetProperty("group").GetInt32().ShouldBe(1);
+        graphics.GetProperty("driver").GetString().ShouldBe("simpledrm");
+        graphics.GetProperty("reset").GetString().ShouldBe("bus");
+        var stick = host.GetProperty("usb").EnumerateArray().Single(u => u.GetProperty("name").GetString() == "AI stick");
+        stick.GetProperty("port").GetString().ShouldBe("4-1");
+        stick.GetProperty("id").GetString().ShouldBe("f0f0:0201");
+        stick.GetProperty("controller").GetString().ShouldBe("0000:04:00.0");
+        var port = host.GetProperty("ports")[0];
+        port.GetProperty("name").GetString().ShouldBe("enp5s0");
+        port.GetProperty("mac").GetString().ShouldBe("02:00:5e:10:00:01");
+        port.GetProperty("speedMbps").GetInt32().ShouldBe(2500);
+        var disk = host.GetProperty("disks").EnumerateArray().Single(d => d.GetProperty("id").GetString() == "eui.0000000000020001");
+        disk.GetProperty("hours").GetDouble().ShouldBe(7396);
+        disk.GetProperty("wearPercent").GetDouble().ShouldBe(12);
+        disk.GetProperty("health").GetString().ShouldBe("good");
+    }
+
+    [Fact]
+    public void Intake_takes_a_host_over_into_a_lab_file_and_keeps_the_one_before()
+    {
+        var lab = folder.File("lab.yaml");
+        File.Copy(Demo("saltmarsh-draft.yaml"), lab);
+
+        var (ended, said, _) = Run(null, "intake", Demo("kiln-bundle.txt"), "--lab", lab, "--as", "kiln");
+
+        ended.ShouldBe(0);
+        said.ShouldContain("memory 64 → 80\u202FGiB");
+        said.ShouldContain("clay misses 1 of its 6 disks");
+        File.ReadAllText(lab).ShouldContain("memory: 80 GiB");
+        File.ReadAllText(lab + ".before").ShouldBe(File.ReadAllText(Demo("saltmarsh-draft.yaml")));
+        Run(null, "check", lab, "--json").Said.ShouldContain("kit.pool-degraded");
+        Run(null, "intake", Demo("kiln-bundle.txt"), "--lab", lab).Said.ShouldContain("Nothing changed");
+    }
+
+    [Fact]
+    public void Intake_makes_a_lab_that_is_not_there_yet()
+    {
+        var lab = folder.File("new.yaml");
+        Run(null, "intake", Demo("kiln-bundle.txt"), "--lab", lab, "--as", "oven").Said.ShouldContain("host oven added");
+        Run(null, "check", lab).Ended.ShouldBe(0);
+    }
+
+    [Theory]
+    [InlineData("MemTotal: 16384000 kB", "does not say which processor")]
+    [InlineData(
+        "{\"lscpu\":[{\"field\":\"Architecture:\",\"data\":\"x86_64\"},{\"field\":\"CPU(s):\",\"data\":\"4\"}]}",
+        "how much memory"
+    )]
+    public void Intake_into_a_lab_says_what_a_new_host_lacks(string text, string says)
+    {
+        var (ended, _, problem) = Run(text, "intake", "-", "--lab", folder.File("x.yaml"), "--as", "oven");
+        ended.ShouldBe(2);
+        problem.ShouldContain(says);
+        File.Exists(folder.File("x.yaml")).ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Intake_needs_a_lab_to_name_a_host_in() =>
+        Run("x", "intake", "-", "--as", "oven").Problem.ShouldContain("say which with --lab");
+
+    [Fact]
     public void Intake_of_nothing_useful_ends_2_with_the_reason()
     {
         var (ended, said, problem) = Run("hello", "intake", "-");

@@ -190,8 +190,11 @@ public sealed class LabStoreTests : IDisposable
     public async Task Texts_given_to_be_read_are_kept()
     {
         var readings = opened[0].GetRequiredService<ReadingStore>();
-        var id = await readings.KeepAsync("MemTotal: 1 kB\n<script>");
-        (await readings.FindAsync(id)).ShouldBe("MemTotal: 1 kB\n<script>");
+        using var pasted = new MemoryStream("MemTotal: 1 kB"u8.ToArray());
+        using var uploaded = new MemoryStream("<script>"u8.ToArray());
+        var id = await readings.KeepAsync(await ReadingStore.Packed([pasted, uploaded], 18));
+        using var text = new StreamReader(ReadingStore.Open((await readings.FindAsync(id))!));
+        (await text.ReadToEndAsync()).ShouldBe("MemTotal: 1 kB\n<scr\n", "each on lines of its own, and no more than was allowed");
         (await readings.FindAsync(id + 1)).ShouldBeNull();
     }
 

@@ -99,6 +99,7 @@ public class PageTests(Site site) : IClassFixture<Site>
     [InlineData("/nothing/here")]
     [InlineData("/Wants/Guest/nobody")]
     [InlineData("/Kit/Host/nobody")]
+    [InlineData("/Kit/Ready/nobody")]
     [InlineData("/Kit/Reading/999")]
     [InlineData("/Clash/999")]
     [InlineData("/files/compose/nobody")]

@@ -192,7 +192,7 @@ public sealed class SliceTests : IAsyncLifetime
         (await site.Upload(page, "#upload", zip, "kit.zip")).QuerySelector("#problems")!.TextContent.ShouldContain("ZIP archive");
 
         using var large = new ByteArrayContent(Enumerable.Repeat((byte)'a', 50 << 20).ToArray());
-        (await site.Upload(page, "#upload", large, "large.txt")).QuerySelector("#problems")!.TextContent.ShouldContain("longer than 8");
+        (await site.Upload(page, "#upload", large, "large.txt")).QuerySelector("#problems")!.TextContent.ShouldContain("longer than 32");
 
         using var huge = new ByteArrayContent(new byte[70 << 20]);
         using var request = new HttpRequestMessage(HttpMethod.Post, "/Kit?handler=Read") { Content = huge };

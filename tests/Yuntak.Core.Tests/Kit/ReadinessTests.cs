@@ -1,0 +1,173 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Kit;
+
+public class ReadinessTests
+{
+    private static readonly DateOnly Day = new(2026, 11, 24);
+    private static readonly HostId Kiln = new("kiln");
+
+    [Fact]
+    public void What_nobody_knows_is_asked_and_not_assumed()
+    {
+        var bare = new Host(Kiln, "kiln", "", new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16));
+        Lines(Small.Lab(bare)).ShouldAllBe(l => l.State == ReadinessState.Asked && l.Evidence == null);
+    }
+
+    [Fact]
+    public void Every_rule_named_in_the_list_is_in_the_book_and_every_line_says_where_to_look()
+    {
+        var rules = RuleBook.Rules.Select(r => r.Info.Id).ToHashSet();
+        foreach (var item in Readiness.Items)
+        {
+            item.Rules.ShouldBeSubsetOf(rules);
+            item.Question.ShouldEndWith("?");
+            item.LookFor.ShouldEndWith(".");
+            item.Why.ShouldEndWith(".");
+        }
+
+        var covered = Readiness.Items.SelectMany(i => i.Rules).Append("kit.too-hot");
+        RuleBook.Rules.Where(r => r.Info.Station == Station.Kit).Select(r => r.Info.Id).ShouldBe(covered, ignoreOrder: true);
+    }
+
+    [Theory]
+    [InlineData("virtualisation")]
+    [InlineData("isolation")]
+    [InlineData("power-cut")]
+    [InlineData("address")]
+    [InlineData("battery-backup")]
+    public void A_question_is_answered_with_yes_and_its_day_or_with_no(string item)
+    {
+        var lab = Small.Lab(new Host(Kiln, "kiln", "", new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)));
+
+        var yes = Line(lab.With(KitEdits.Answer(Kiln, item, true, Day)), item);
+        (yes.State, yes.Checked).ShouldBe((ReadinessState.Good, Day));
+        var no = Line(lab.With(KitEdits.Answer(Kiln, item, true, Day)).With(KitEdits.Answer(Kiln, item, false, Day)), item);
+        (no.State, no.Checked).ShouldBe((ReadinessState.Fault, null));
+    }
+
+    [Fact]
+    public void A_fault_shows_its_findings_also_those_of_the_guests()
+    {
+        var lab = Small.Lab(Small.Host("kiln") with { NetworkPorts = 1 }).WithGuestOn(Small.Guest("gate", "router"), "kiln");
+        var line = Line(lab, "network-ports");
+        line.State.ShouldBe(ReadinessState.Fault);
+        line.Findings.Single().Rule.Id.ShouldBe("kit.router-one-port");
+    }
+
+    [Fact]
+    public void A_tick_is_a_day_and_can_be_taken_away()
+    {
+        var ticked = Small.Lab(Small.Host("kiln")).With(KitEdits.Tick(Kiln, "disk-age", Day));
+        Line(ticked, "disk-age").Checked.ShouldBe(Day);
+        Line(ticked.With(KitEdits.Tick(Kiln, "disk-age", null)), "disk-age").Checked.ShouldBeNull();
+        Should
+            .Throw<EditRefused>(() => ticked.With(KitEdits.Answer(Kiln, "disk-age", true, Day)))
+            .Message.ShouldContain("read from the host");
+    }
+
+    [Fact]
+    [Trade]
+    public void Old_firmware_is_looked_at_again_after_two_years_and_once_more_after_the_next_reading()
+    {
+        var host = Small.Host("kiln").With(new Hardware(Firmware: new Firmware(new DateOnly(2024, 1, 1)))) with { ReadOn = Day };
+        var lab = Small.Lab(host);
+        lab.Findings("kit.firmware-old").Count.ShouldBe(1);
+        var looked = lab.With(KitEdits.Tick(Kiln, "firmware-date", Day.AddDays(1)));
+        looked.Findings("kit.firmware-old").ShouldBeEmpty();
+        looked.WithHost(Kiln, h => h with { ReadOn = Day.AddYears(1) }).Findings("kit.firmware-old").Count.ShouldBe(1);
+        Small.Lab(host with { ReadOn = new DateOnly(2025, 12, 31) }).Findings("kit.firmware-old").ShouldBeEmpty("that is not two years");
+    }
+
+    [Fact]
+    public void A_host_like_another_has_its_parts_but_neither_its_ids_nor_its_guests()
+    {
+        var kiln = Small
+            .Host("kiln")
+            .With(
+                new Hardware(
+                    Functions: [new PciFunction("0000:04:00.0", "0c03")],
+                    Ports: [new NetworkPort("enp1s0", "02:00:5e:10:00:01", 1000)],
+                    UsbDevices: [new UsbDevice("1-1")]
+                )
+            );
+        var copy = Small.Lab(kiln).WithGuestOn(Small.Guest("notes"), "kiln").With(KitEdits.Copy(Kiln, "oven")).Hosts[1];
+
+        (copy.Name, copy.Memory, copy.WasRead).ShouldBe(("oven", kiln.Memory, false));
+        copy.Disks.Select(d => d.Id).ShouldBe(["oven-disk-1", "oven-disk-2"]);
+        copy.Disks.ShouldAllBe(d => d.HasMadeUpId);
+        copy.Pools.Single().DiskIds.ShouldBe(["oven-disk-2"]);
+        copy.Hardware.Ports.Single().ShouldBe(new NetworkPort("enp1s0", null, 1000));
+        copy.Hardware.UsbDevices.ShouldBeEmpty();
+        KitFacts.OriginOf(copy, KitFacts.Find(copy, "memory/total")!).Text.ShouldBe("copied from kiln");
+    }
+
+    [Fact]
+    public void A_card_goes_to_one_machine_of_its_host_only()
+    {
+        var kiln = Small.Host("kiln").With(new Hardware(Functions: [new PciFunction("0000:04:00.0", "0c03")]));
+        var lab = Small
+            .Lab(kiln, Small.Host("wren"))
+            .WithGuestOn(Small.Guest("a"), "kiln")
+            .WithGuestOn(Small.Guest("b"), "kiln")
+            .WithGuestOn(Small.Guest("c", kind: GuestKind.SystemContainer), "kiln");
+
+        var given = lab.With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("a")))
+            .With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("b")));
+        given.Guests.Select(g => g.Devices.Count).ShouldBe([0, 1, 0]);
+        Should
+            .Throw<EditRefused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("c"))))
+            .Message.ShouldContain("Only a machine");
+        Should
+            .Throw<EditRefused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:09:00.0", new GuestId("a"))))
+            .Message.ShouldContain("nothing at");
+        var moved = GuestEdits.Place(new GuestId("b"), new HostId("wren"))(given);
+        moved.Lab.Guest(new GuestId("b"))!.Devices.ShouldBeEmpty();
+        moved.Sentence.ShouldEndWith("leaving 1 device behind");
+    }
+
+    [Fact]
+    public void The_first_steps_of_a_host_go_from_firmware_to_a_copy_of_its_settings_and_name_the_disk_that_is_wiped()
+    {
+        var kiln = Small.Host("kiln").With(new Hardware(Ports: [new NetworkPort("enp1s0", "02:00:5e:10:00:01", Management: true)])) with
+        {
+            Pools = [],
+        };
+        var section = RunbookBuilder.Build(Lab.Empty("new"), Small.Lab(kiln)).Sections.Single();
+
+        section
+            .Steps.Select(s => s.What)
+            .ShouldBe([
+                "Set the firmware up",
+                "Write the install medium",
+                "Install onto kiln-boot",
+                "Take the install medium out and restart",
+                "Give it a fixed address",
+                "Set the source of updates, update, restart",
+                "Install the tools and read the host",
+                "Say where alerts go",
+                "Link the battery backup",
+                "Keep a copy of its own settings",
+            ]);
+        section.Steps.ShouldAllBe(s => s.Check.Length > 0 && s.IfNot.Length > 0 && s.WayBack.Length > 0 && s.Minutes > 0);
+        var install = section.Steps[2];
+        install.Caution.ShouldBe("This wipes 1 disk: kiln-boot, 240\u202FGB, mounted at /.");
+        install.Values.Where(v => v.Label == "leave alone").Single().Value.ShouldStartWith("kiln-data");
+        section.Steps[4].Values.ShouldContain(v => v.Value.StartsWith("02:00:5e:10:00:01"));
+    }
+
+    private static IReadOnlyList<ReadinessLine> Lines(Lab lab)
+    {
+        var assessment = Assessment.Of(lab);
+        return Readiness.Of(assessment, assessment.Hosts[0]);
+    }
+
+    private static ReadinessLine Line(Lab lab, string item) => Lines(lab).Single(l => l.Item.Id == item);
+}
