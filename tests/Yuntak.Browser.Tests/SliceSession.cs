@@ -43,6 +43,10 @@ internal sealed class SliceSession : IAsyncDisposable
             $"{selector} does not say «{words}»"
         );
 
+    /// <summary>Waits until a script answers true.</summary>
+    public void Until(string script, string otherwise) =>
+        Until(d => (bool?)((IJavaScriptExecutor)d).ExecuteScript(script) == true ? "so" : null, otherwise);
+
     public void Count(string selector, int count) =>
         Until(d => d.FindElements(By.CssSelector(selector)).Count == count ? "right" : null, $"there are not {count} {selector}");
 

@@ -8,8 +8,13 @@ public static class Arrow
     /// <summary>The change from one text to another.</summary>
     public static string Between(string before, string after)
     {
-        var unit = after.LastIndexOf(Numbers.ThinSpace, StringComparison.Ordinal);
-        if (unit > 0 && before.EndsWith(after[unit..], StringComparison.Ordinal))
+        var unit = after.LastIndexOfAny([Numbers.ThinSpace[0], ' ']);
+        if (
+            unit > 0
+            && char.IsAsciiDigit(after[0])
+            && char.IsAsciiDigit(before.FirstOrDefault())
+            && before.EndsWith(after[unit..], StringComparison.Ordinal)
+        )
         {
             before = before[..^after[unit..].Length];
         }

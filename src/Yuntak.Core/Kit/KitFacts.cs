@@ -164,7 +164,7 @@ public static class KitFacts
             "sectors reallocated, pending",
             disk.Health is { } h ? $"{h.ReallocatedSectors?.ToString() ?? "?"}, {h.PendingSectors?.ToString() ?? "?"}" : null
         );
-        yield return new(thing, "health", "its own test says", disk.Health?.Word);
+        yield return new(thing, "health", "health", disk.Health?.Word);
         yield return new(thing, "sector", "physical sector, bytes", disk.Sector?.ToString());
         yield return new(thing, "controller", "hangs on", disk.Controller);
     }

@@ -76,9 +76,13 @@ internal sealed class Svg : IHtmlContent
 
     public static XElement Group(string css, params object?[] content) => new("g", new XAttribute("class", css), content);
 
-    /// <summary>A link around drawn things.</summary>
-    public static XElement Link(string href, string label, XElement content) =>
-        new("a", new XAttribute("href", href), new XAttribute("aria-label", label), new XAttribute("class", "look"), content);
+    /// <summary>A link around drawn things. Its name is what is written in them, so that whoever says what they see is understood.</summary>
+    public static XElement Link(string href, XElement content)
+    {
+        // Texts side by side would be heard as one word.
+        content.Descendants("text").ToList().ForEach(t => t.AddAfterSelf(" "));
+        return new("a", new XAttribute("href", href), new XAttribute("class", "look"), content);
+    }
 
     public static XAttribute A(string name, double value) => new(name, N(value));
 

@@ -35,8 +35,6 @@ internal sealed record HostSheet(
     public XElement Thing(string key, string words, params object?[] parts)
     {
         var group = Svg.Group("thing" + (key == Lit ? " lit" : ""), [new XElement("title", words), .. parts]);
-        return Id is { } id
-            ? Svg.Link($"/Kit?host={Uri.EscapeDataString(id.Value)}&look={Uri.EscapeDataString(key)}", words, group)
-            : group;
+        return Id is { } id ? Svg.Link($"/Kit?host={Uri.EscapeDataString(id.Value)}&look={Uri.EscapeDataString(key)}", group) : group;
     }
 }

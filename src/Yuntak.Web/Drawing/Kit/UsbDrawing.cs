@@ -9,11 +9,13 @@ namespace Yuntak.Web.Drawing.Kit;
 internal static class UsbDrawing
 {
     private const double Port = 13;
-    private const double Row = 16;
-    private const double Line = 12;
+    private const double Head = 24;
+
+    // A row is a link, and no link is less than a fingertip high.
+    private const double Row = 26;
     private const double Letter = 5.3;
     private const int MostPorts = 16;
-    private const int MostDevices = 6;
+    private const int MostNames = 3;
 
     public static void Draw(Flow flow, HostSheet sheet)
     {
@@ -31,83 +33,88 @@ internal static class UsbDrawing
 
     private static void Controller(Flow flow, HostSheet sheet, string? address, UsbBus[] buses)
     {
-        var devices = buses.SelectMany(b => sheet.Inside.UsbDevices.Where(d => BusOf(d) == b.Number)).Where(d => !d.Hub).ToList();
-        var lines = devices.Take(MostDevices).Select(d => (Device: d, Text: $"{d.Port} {Short(d.Name ?? d.Id ?? "device")}")).ToList();
-        var ports = buses.Max(b => Math.Min(b.Ports ?? 1, MostPorts));
+        var rows = buses.Select(b => new BusRow(b, sheet.Inside)).ToList();
         var title = address is null ? "controller not read" : Named(address);
-        var wide = new[]
-        {
-            (ports * Port) + 56,
-            (title.Length * (Letter + 0.9)) + 14,
-            lines.Select(l => (l.Text.Length * Letter) + 20).DefaultIfEmpty().Max(),
-            96,
-        }.Max();
-        var more = devices.Count > MostDevices ? 1 : 0;
-        var high = 20 + (buses.Length * Row) + ((lines.Count + more) * Line) + 4;
+        var wide = rows.Select(r => r.Wide).Append((title.Length * (Letter + 0.9)) + 14).Append(96).Max();
+        var high = Head + (rows.Count * Row) + 2;
         flow.Put(
             wide,
             high,
             (x, y) =>
             {
                 var function = sheet.Inside.Function(address);
-                XElement[] head = [Svg.Rect(x, y, wide, high, "controller", 4), Svg.Text(x + 7, y + 13, "kit-figure", title)];
+                XElement[] head = [Svg.Rect(x, y, wide, Head, "reach"), Svg.Text(x + 7, y + 15, "kit-figure", title)];
                 List<object> parts =
                 [
+                    Svg.Rect(x, y, wide, high, "controller", 4),
                     function is null
                         ? Svg.Group("", [.. head])
                         : sheet.Thing($"{KitParts.Cards}/{function.Address}", $"USB controller {function.Name} at {address}", [.. head]),
+                    .. rows.Select((r, n) => r.Draw(sheet, x, y + Head + (n * Row), wide)),
                 ];
-                for (var n = 0; n < buses.Length; n++)
-                {
-                    parts.Add(Bus(sheet, buses[n], x + 7, y + 18 + (n * Row)));
-                }
-
-                var below = y + 20 + (buses.Length * Row);
-                for (var n = 0; n < lines.Count; n++)
-                {
-                    var text = Svg.Text(
-                        x + 7,
-                        below + 9 + (n * Line),
-                        "kit-text" + (lines[n].Device.BatteryLink ? " held" : ""),
-                        lines[n].Text
-                    );
-                    parts.Add(sheet.Thing($"{KitParts.Usb}/{lines[n].Device.Port}", $"USB port {lines[n].Text}", text));
-                }
-
-                if (more > 0)
-                {
-                    parts.Add(Svg.Text(x + 7, below + 9 + (lines.Count * Line), "kit-text", $"and {devices.Count - MostDevices} more"));
-                }
-
                 return Svg.Group("", [.. parts]);
             }
         );
     }
 
-    private static XElement Bus(HostSheet sheet, UsbBus bus, double x, double y)
-    {
-        var used = sheet.Inside.UsbDevices.Where(d => BusOf(d) == bus.Number).Select(FirstPort).ToHashSet();
-        List<object> parts = [];
-        var ports = Math.Min(bus.Ports ?? used.DefaultIfEmpty(1).Max(), MostPorts);
-        for (var port = 1; port <= ports; port++)
-        {
-            parts.Add(Svg.Rect(x + ((port - 1) * Port), y, Port - 3, 9, used.Contains(port) ? "usb-port used" : "usb-port", 1));
-        }
-
-        var speed = bus.SpeedMbps is { } mbps
-            ? mbps >= 1000
-                ? $"{Numbers.Short(mbps / 1000.0)}G"
-                : $"{mbps}M"
-            : "";
-        parts.Add(Svg.Text(x + (ports * Port) + 2, y + 8, "kit-text", $"{bus.Number} · {speed}"));
-        return sheet.Thing($"{KitParts.Usb}/{bus.Number}", $"USB bus {bus.Number} with {ports} ports, {used.Count} in use", [.. parts]);
-    }
-
-    private static int BusOf(UsbDevice device) => int.TryParse(device.Port.Split('-')[0], out var bus) ? bus : 0;
-
-    private static int FirstPort(UsbDevice device) => int.TryParse(device.Port.Split('-')[^1].Split('.')[0], out var port) ? port : 0;
-
     private static string Named(string address) => address.StartsWith("0000:", StringComparison.Ordinal) ? address[5..] : Short(address);
 
     private static string Short(string text) => text.Length > 22 ? text[..21] + "…" : text;
+
+    /// <summary>One bus: its ports as squares, the used ones filled, and below them what is in them.</summary>
+    private sealed class BusRow
+    {
+        private readonly UsbBus bus;
+        private readonly HashSet<int> used;
+        private readonly int ports;
+        private readonly string speed;
+        private readonly string names;
+
+        public BusRow(UsbBus bus, Hardware inside)
+        {
+            this.bus = bus;
+            var here = inside.UsbDevices.Where(d => d.Port.StartsWith($"{bus.Number}-", StringComparison.Ordinal)).ToList();
+            used = [.. here.Select(FirstPort)];
+            ports = Math.Min(bus.Ports ?? used.DefaultIfEmpty(1).Max(), MostPorts);
+            var rate =
+                bus.SpeedMbps is not { } mbps ? ""
+                : mbps >= 1000 ? $" · {Numbers.Short(mbps / 1000.0)}G"
+                : $" · {mbps}M";
+            speed = bus.Number + rate;
+            var named = here.Where(d => !d.Hub).ToList();
+            var more = named.Count > MostNames ? $" +{named.Count - MostNames}" : "";
+            names =
+                string.Join(
+                    ", ",
+                    named
+                        .Take(MostNames)
+                        .Select(d => $"{d.Port[(d.Port.IndexOf('-', StringComparison.Ordinal) + 1)..]} {Short(d.Name ?? d.Id ?? "device")}")
+                ) + more;
+        }
+
+        public double Wide => Math.Max((ports * Port) + 62, (names.Length * Letter) + 16);
+
+        public XElement Draw(HostSheet sheet, double x, double y, double wide)
+        {
+            List<object> parts = [Svg.Rect(x, y, wide, Row, "reach")];
+            for (var port = 1; port <= ports; port++)
+            {
+                parts.Add(Svg.Rect(x + 7 + ((port - 1) * Port), y + 1, Port - 3, 9, used.Contains(port) ? "usb-port used" : "usb-port", 1));
+            }
+
+            parts.Add(Svg.Text(x + 9 + (ports * Port), y + 9, "kit-text", speed));
+            if (names.Length > 0)
+            {
+                parts.Add(Svg.Text(x + 7, y + 21, "kit-text", names));
+            }
+
+            return sheet.Thing(
+                $"{KitParts.Usb}/{bus.Number}",
+                $"USB bus with {Numbers.Count(ports, "port")}, {used.Count} in use",
+                [.. parts]
+            );
+        }
+
+        private static int FirstPort(UsbDevice device) => int.TryParse(device.Port.Split('-')[^1].Split('.')[0], out var port) ? port : 0;
+    }
 }

@@ -34,6 +34,19 @@ public sealed record OpenThing(Host Host, string Thing, IReadOnlyList<KitFact> F
         }
     }
 
+    /// <summary>What is plugged into it, when it is a USB bus or a USB controller.</summary>
+    public IReadOnlyList<UsbDevice> Devices
+    {
+        get
+        {
+            var buses = Host.Hardware.UsbBuses.Where(b =>
+                Thing == $"{KitParts.Usb}/{b.Number}" || (Card is { } card && b.Controller == card.Address)
+            );
+            var starts = buses.Select(b => $"{b.Number}-").ToList();
+            return [.. Host.Hardware.UsbDevices.Where(d => starts.Any(s => d.Port.StartsWith(s, StringComparison.Ordinal)))];
+        }
+    }
+
     /// <summary>The other functions that move together with the card, since they share its isolation group; bridges stay.</summary>
     public IEnumerable<PciFunction> Companions =>
         Card is { Group: { } group } card

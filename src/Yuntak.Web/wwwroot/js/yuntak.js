@@ -135,6 +135,21 @@
     document.getElementById("read").textContent = event.detail.loaded < event.detail.total ? `Sending: ${Math.round(bar.value)} %` : "Reading …";
   });
 
+  // A thing in a drawing opens beside it, without the page jumping to its top. Links inside a drawing are not among those that htmx takes over by itself.
+  document.addEventListener("click", event => {
+    const link = event.target.closest("a.look");
+    if (!link || event.button || event.ctrlKey || event.metaKey || event.shiftKey) return;
+    event.preventDefault();
+    const to = link.getAttribute("href");
+    htmx.ajax("GET", to, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" }).then(() => {
+      history.replaceState({ htmx: true }, "", location.href);
+      history.pushState({ htmx: true }, "", to);
+      $(`a.look[href="${CSS.escape(to)}"]`)?.focus({ preventScroll: true });
+      // On a narrow window what was opened stands below what was clicked, so it is brought into sight.
+      if (matchMedia("(max-width: 900px)").matches) $("#panel")?.scrollIntoView({ block: "start" });
+    });
+  });
+
   // When the server cannot be reached, say so instead of doing nothing.
   document.addEventListener("htmx:sendError", () => {
     const status = document.getElementById("status");
