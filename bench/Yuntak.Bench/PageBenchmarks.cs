@@ -47,6 +47,14 @@ public partial class PageBenchmarks
 
     [Benchmark]
     [Limit(50)]
+    public Task<string> Kit_page_with_a_card_open() => client.GetStringAsync("/Kit?host=kiln&look=cards%2F0000:01:00.0");
+
+    [Benchmark]
+    [Limit(50)]
+    public Task<string> Readiness_page() => client.GetStringAsync("/Kit/Ready/cellar");
+
+    [Benchmark]
+    [Limit(50)]
     public Task<string> Wants_page() => client.GetStringAsync("/Wants");
 
     [Benchmark]

@@ -13,9 +13,9 @@ var job = Job
     .WithIterationCount(6)
     .WithIterationTime(Perfolizer.Horology.TimeInterval.FromMilliseconds(200));
 var config = ManualConfig.CreateEmpty().AddJob(job).AddLogger(NullLogger.Instance).AddColumnProvider(DefaultColumnProviders.Instance);
-Console.WriteLine("Measuring; this takes about two minutes …");
+Console.WriteLine("Measuring; this takes about three minutes …");
 var within = true;
-foreach (var summary in BenchmarkRunner.Run([typeof(PageBenchmarks), typeof(CoreBenchmarks)], config))
+foreach (var summary in BenchmarkRunner.Run([typeof(PageBenchmarks), typeof(CoreBenchmarks), typeof(IntakeBenchmarks)], config))
 {
     within &= Report.Print(summary);
 }
