@@ -102,4 +102,34 @@ internal static class HardwareFacts
             Choices: YesNo
         );
     }
+
+    public static IEnumerable<KitFact> OfMeasurements(Hardware inside)
+    {
+        foreach (var heat in inside.Temperatures)
+        {
+            var limit = heat.High is { } high ? $", limit {high:0} °C" : "";
+            yield return new(KitParts.Heat, heat.Where, heat.Where, $"{heat.Celsius:0.#} °C{limit}");
+        }
+
+        foreach (var speed in inside.DiskSpeeds)
+        {
+            var way = string.Join(' ', new[] { speed.Pattern, speed.Block }.Where(w => w is not null));
+            var read = Rate("read", speed.Read, speed.ReadsPerSecond);
+            var write = Rate("write", speed.Write, speed.WritesPerSecond);
+            yield return new(
+                KitParts.DiskSpeed,
+                speed.Job,
+                $"{speed.Job}{(way.Length > 0 ? $" ({way})" : "")}",
+                string.Join(", ", new[] { read, write }.Where(r => r is not null))
+            );
+        }
+
+        foreach (var speed in inside.LinkSpeeds)
+        {
+            yield return new(KitParts.LinkSpeed, $"{speed.From} {speed.To}", $"{speed.From} → {speed.To}", speed.Goodput.ToString());
+        }
+    }
+
+    private static string? Rate(string word, DataRate? rate, double? each) =>
+        rate is { } known ? $"{word} {known.ToBytesString()}{(each is { } n ? $", {n:#,##0} a second" : "")}" : null;
 }

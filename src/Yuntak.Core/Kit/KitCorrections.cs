@@ -30,7 +30,7 @@ public static class KitCorrections
     /// <summary>Notes every fact that differs between two forms of a host as corrected, as when a whole form was filled in.</summary>
     public static Host NoteAll(Host before, Host after, DateOnly on)
     {
-        var was = KitFacts.Of(before).Where(f => f.Set is not null).ToDictionary(f => f.Key, StringComparer.Ordinal);
+        var was = KitFacts.Of(before).Where(f => f.Set is not null).DistinctBy(f => f.Key).ToDictionary(f => f.Key, StringComparer.Ordinal);
         return KitFacts
             .Of(after)
             .Where(f => was.TryGetValue(f.Key, out var old) && old.Value != f.Value)

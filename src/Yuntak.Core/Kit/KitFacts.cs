@@ -20,6 +20,7 @@ public static class KitFacts
             .. host.Hardware.Ports.SelectMany(HardwareFacts.OfPort),
             .. OfPower(host),
             .. OfFirmware(host),
+            .. HardwareFacts.OfMeasurements(host.Hardware),
         ];
 
     /// <summary>The facts of one thing in a host, such as one disk; empty when it has none of that name.</summary>

@@ -1,4 +1,5 @@
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
@@ -107,6 +108,45 @@ public class ReadinessTests
         copy.Hardware.Ports.Single().ShouldBe(new NetworkPort("enp1s0", null, 1000));
         copy.Hardware.UsbDevices.ShouldBeEmpty();
         KitFacts.OriginOf(copy, KitFacts.Find(copy, "memory/total")!).Text.ShouldBe("copied from kiln");
+    }
+
+    [Fact]
+    public void What_was_measured_is_among_the_facts_in_words()
+    {
+        var inside = new Hardware(
+            Temperatures: [new Temperature("Package", 46.5, 95)],
+            DiskSpeeds: [new DiskSpeed("run", "randread", "4k", DataRate.FromBytes(113_359_567), 27_675.7)],
+            LinkSpeeds: [new LinkSpeed("10.40.7.11", "10.40.7.12", new DataRate(941e6))]
+        );
+        var facts = KitFacts
+            .Of(Small.Host("kiln").With(inside))
+            .Where(f => f.Set is null)
+            .DistinctBy(f => f.Label)
+            .ToDictionary(f => f.Label, f => f.Value);
+        facts["Package"].ShouldBe("46.5 °C, limit 95 °C");
+        facts["run (randread 4k)"].ShouldBe("read 113\u202FMB/s, 27,676 a second");
+        facts["10.40.7.11 → 10.40.7.12"].ShouldBe("941\u202FMbit/s");
+    }
+
+    [Theory]
+    [InlineData(PoolLayout.Stripe, 2, 1, "restore it from its backup")]
+    [InlineData(PoolLayout.Mirror, 3, 1, "it survives 1 more")]
+    [InlineData(PoolLayout.StripedMirrors, 4, 1, "the next disk that fails")]
+    [InlineData(PoolLayout.StripedMirrors, 4, 2, "if two of them were a pair")]
+    [InlineData(PoolLayout.Parity2, 6, 1, "it survives 1 more")]
+    [InlineData(PoolLayout.Parity3, 6, 3, "the next disk that fails")]
+    public void What_is_left_of_a_pools_safety_is_said(PoolLayout layout, int disks, int missing, string says) =>
+        layout.AfterLosing(missing, disks).ShouldContain(says);
+
+    [Theory]
+    [InlineData(9_600, "9.6\u202Fkbit/s", "1.2\u202FkB/s")]
+    [InlineData(941e6, "941\u202FMbit/s", "118\u202FMB/s")]
+    [InlineData(2.5e9, "2.5\u202FGbit/s", "313\u202FMB/s")]
+    [InlineData(26.4e9, "26.4\u202FGbit/s", "3.3\u202FGB/s")]
+    public void Rates_are_written_as_links_and_as_disks_are_spoken_of(double bits, string link, string disk)
+    {
+        new DataRate(bits).ToString().ShouldBe(link);
+        new DataRate(bits).ToBytesString().ShouldBe(disk);
     }
 
     [Fact]

@@ -53,6 +53,25 @@ public sealed class KitTests : IAsyncLifetime
         }
     }
 
+    [Theory]
+    [InlineData("heat", "46 °C, limit 95 °C")]
+    [InlineData("firmware", "2023-04-18")]
+    [InlineData("power", "141")]
+    [InlineData("USB/3", "04:00.0")]
+    public async Task What_is_not_drawn_is_opened_from_the_line_below(string look, string shows) =>
+        (await site.Get($"/Kit?host=kiln&look={Uri.EscapeDataString(look)}"))
+            .QuerySelector(".thing-panel")!
+            .TextContent.ShouldContain(shows);
+
+    [Fact]
+    public async Task Speeds_that_were_measured_join_the_host()
+    {
+        const string Run =
+            """{"fio version":"fio-3.33","jobs":[{"jobname":"seq","job options":{"rw":"read","bs":"1M"},"read":{"bw_bytes":220000000,"iops":209.8}}]}""";
+        await site.Send(await Read(Run, "kiln"), "#accept-again");
+        (await site.Get("/Kit?host=kiln&look=disk%20speed")).QuerySelector(".thing-panel")!.TextContent.ShouldContain("read 220\u202FMB/s");
+    }
+
     [Fact]
     public async Task A_figure_is_corrected_and_dropped_again()
     {

@@ -1,8 +1,6 @@
 using Yuntak.Core.Bench;
-using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -22,14 +20,11 @@ public sealed class PoolLost : IRule
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Assessment lab) =>
-        from host in lab.Hosts
-        from pool in host.Pools
-        let all = pool.Pool.DiskIds.Count
-        let missing = all - pool.Disks.Count
-        where missing > 0 && pool.Pool.Layout.Survives(all) - missing < 0
+        from pool in MissingDisks.In(lab)
+        where pool.Survives < 0
         select Info.On(
-            Subject.Of(host.Host, pool.Pool),
-            $"{pool.Pool.Name} on {host.Host.Name} is lost",
-            $"{missing} of its {Numbers.Count(all, "disk")} {(missing == 1 ? "is" : "are")} not in the host: {pool.Pool.Layout.AfterLosing(missing, all)}. Look for the disks first: a loose cable is not a dead disk."
+            Subject.Of(pool.Host.Host, pool.Pool.Pool),
+            $"{pool.Pool.Pool.Name} on {pool.Host.Host.Name} is lost",
+            $"{pool.Words} Look for the disks first: a loose cable is not a dead disk."
         );
 }
