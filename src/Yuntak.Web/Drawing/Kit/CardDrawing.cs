@@ -7,7 +7,7 @@ namespace Yuntak.Web.Drawing.Kit;
 internal static class CardDrawing
 {
     private const int MostCards = 16;
-    private const double Wide = 89;
+    private const double Wide = 87;
     private const double High = 44;
 
     private static readonly string[] Elsewhere =

@@ -24,7 +24,7 @@ internal sealed class Flow(List<object> into, double top, double width)
     public void Section(string words)
     {
         heading = words;
-        x += x > 0 ? Gap * 2 : 0;
+        x += x > 0 ? Gap : 0;
     }
 
     /// <summary>Puts a thing of this size at the next free place.</summary>

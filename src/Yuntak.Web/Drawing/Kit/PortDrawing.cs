@@ -7,7 +7,7 @@ namespace Yuntak.Web.Drawing.Kit;
 /// <summary>Network ports with name and speed; a filled corner marks the one the host is looked after through.</summary>
 internal static class PortDrawing
 {
-    private const double Wide = 64;
+    private const double Wide = 62;
     private const double High = 56;
     private const int MostPorts = 12;
 

@@ -92,7 +92,7 @@ internal static class UsbDrawing
                 ) + more;
         }
 
-        public double Wide => Math.Max((ports * Port) + 62, (names.Length * Letter) + 16);
+        public double Wide => Math.Max((ports * Port) + 58, (names.Length * Letter) + 16);
 
         public XElement Draw(HostSheet sheet, double x, double y, double wide)
         {
