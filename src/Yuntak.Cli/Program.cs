@@ -7,6 +7,7 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
 {
     IntakeCommand.Make(),
     CheckCommand.Make(),
+    SizeCommand.Make(),
     RunbookCommand.Make(),
     ExportCommand.Make(),
 };

@@ -13,6 +13,7 @@ namespace Yuntak.Core.Wants;
 /// <param name="Max">The most that makes sense.</param>
 /// <param name="Step">The step of the input; 1 for whole numbers.</param>
 /// <param name="YesNo">Whether it is a question of yes (1) or no (0).</param>
+/// <param name="ForTheRecord">Whether it only says how much is asked for: no figure of the profile grows with it.</param>
 public sealed record LoadSpec(
     string Id,
     string Label,
@@ -22,7 +23,8 @@ public sealed record LoadSpec(
     double Min,
     double Max,
     double Step = 1,
-    bool YesNo = false
+    bool YesNo = false,
+    bool ForTheRecord = false
 )
 {
     /// <summary>The load in a few words; nothing for a question answered with no.</summary>

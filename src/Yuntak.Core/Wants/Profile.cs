@@ -22,6 +22,10 @@ namespace Yuntak.Core.Wants;
 /// <param name="Advised">The packaging advised, the best first.</param>
 /// <param name="Advice">Why.</param>
 /// <param name="Caution">What may hurt somebody.</param>
+/// <param name="Encode">Pixels to encode, in Mpx/s.</param>
+/// <param name="Bandwidth">Streams over the network, in Mbit/s.</param>
+/// <param name="Accelerator">How busy it keeps an AI accelerator, as a share.</param>
+/// <param name="Scratch">Room for what is only needed while it works, in bytes.</param>
 public sealed record Profile(
     string Id,
     string Name,
@@ -41,7 +45,11 @@ public sealed record Profile(
     ValueList<int> Ports = default,
     int StartOrder = 50,
     int FirstStartMinutes = 2,
-    string? Caution = null
+    string? Caution = null,
+    ValueList<Term> Encode = default,
+    ValueList<Term> Bandwidth = default,
+    ValueList<Term> Accelerator = default,
+    ValueList<Term> Scratch = default
 )
 {
     /// <summary>Whether only a machine will do.</summary>

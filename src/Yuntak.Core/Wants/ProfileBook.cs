@@ -54,7 +54,8 @@ public static class ProfileBook
             [
                 new("conversions-1080p", "1080p films converted at once", "", "{0} × 1080p converted at once", 1, 0, 40),
                 new("conversions-2160p", "2160p films converted at once", "", "{0} × 2160p converted at once", 0, 0, 20),
-                new("plays", "Films played as they are at once", "", "{0} played as they are", 2, 0, 100),
+                new("plays", "1080p films played as they are at once", "", "{0} played as they are", 2, 0, 100),
+                new("plays-2160p", "2160p films played as they are at once", "", "{0} × 2160p played as they are", 0, 0, 50),
                 new("library", "Library", "TB", "{0} of films", 4, 0, 500, 0.5),
             ],
             [new("at rest", 0.05)],
@@ -70,7 +71,24 @@ public static class ProfileBook
             [GuestKind.SystemContainer, GuestKind.AppStack, GuestKind.Machine],
             "A system container can share the host's video encoder with others. Read-only access to the library is enough.",
             Needs: ["a video encoder, to spare the cores"],
-            Ports: [8080]
+            Ports: [8080],
+            Encode:
+            [
+                new("1080p → 720p: Mpx/s to encode", SmallHd, ["conversions-1080p"], Trade: false),
+                new("2160p → 1080p: Mpx/s to encode", Hd, ["conversions-2160p"], Trade: false),
+            ],
+            Bandwidth:
+            [
+                new("720p stream", Video.Mbps720, ["conversions-1080p"]),
+                new("1080p stream, converted", Video.Mbps1080, ["conversions-2160p"]),
+                new("1080p stream", Video.Mbps1080, ["plays"]),
+                new("2160p stream", Video.Mbps2160, ["plays-2160p"]),
+            ],
+            Scratch:
+            [
+                new("1080p film of two hours, converted", Video.ScratchBytes(Video.Mbps720), ["conversions-1080p"]),
+                new("2160p film of two hours, converted", Video.ScratchBytes(Video.Mbps1080), ["conversions-2160p"]),
+            ]
         ),
         new(
             "file-cloud",
@@ -103,6 +121,9 @@ public static class ProfileBook
                 new("days", "Days kept", "days", "kept {0}", 14, 1, 365),
                 new("share", "Share of the day kept", "%", "{0} of the day", 100, 1, 100),
                 new("detection", "Point out people and animals", "", "pointing out who moves", 1, 0, 1, YesNo: true),
+                new("frames", "Frames looked at a second, each camera", "", "{0} frames a second", 5, 0.1, 60, 0.1),
+                new("looks", "Looks a frame", "", "{0} looks a frame", 1, 1, 20),
+                new("look-time", "Time of a look", "ms", "{0} a look", 10, 0.1, 1_000, 0.1),
                 new("software-decoding", "Decode without a video decoder", "", "no video decoder", 0, 0, 1, YesNo: true),
             ],
             [
@@ -126,6 +147,16 @@ public static class ProfileBook
             "Published as an image with a few named folders: an app stack. A machine when it gets an accelerator of its own.",
             Needs: ["a video decoder", "an AI accelerator, when it points things out"],
             Ports: [8080],
+            Bandwidth: [new("camera stream", 1, ["cameras", "bitrate"], Trade: false)],
+            Accelerator:
+            [
+                new(
+                    "cameras × frames × looks × time of a look",
+                    0.001,
+                    ["detection", "cameras", "frames", "looks", "look-time"],
+                    Trade: false
+                ),
+            ],
             Caution: "Cameras see people. Ask who may be recorded, where and for how long; local law decides, and neighbours' ground and public streets are usually off limits."
         ),
         new(
@@ -167,7 +198,7 @@ public static class ProfileBook
             "name server and ad filter",
             "Turns names into addresses and drops the unwanted ones.",
             Family.Network,
-            [],
+            [new("clients", "Clients", "", "{0} clients", 30, 1, 10_000, ForTheRecord: true)],
             [new("at rest", 0.02)],
             [new("busy", 0.02)],
             [new("names and lists", 0.25)],
@@ -184,11 +215,14 @@ public static class ProfileBook
             "network boot server",
             "Starts machines from images over the wire.",
             Family.Network,
-            [new("images", "Images kept", "", "{0} images", 4, 0, 200)],
+            [
+                new("images", "Images kept", "", "{0} images", 4, 0, 200),
+                new("image", "Size of an image", "GB", "{0} each", 3, 0.1, 100, 0.1),
+            ],
             [new("at rest", 0.05)],
             [new("busy", 0.05)],
             [new("server", 0.5)],
-            [new("system", 8), new("image of about 3 GB", 3 * BytesPerGB / BytesPerGiB, ["images"])],
+            [new("system", 8), new("image", BytesPerGB / BytesPerGiB, ["images", "image"])],
             [],
             DayShape.Afternoon,
             [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine],
@@ -237,7 +271,7 @@ public static class ProfileBook
             "wiki and notes",
             "What the household knows, written down.",
             Family.Files,
-            [],
+            [new("people", "People", "", "{0} people", 4, 1, 200, ForTheRecord: true)],
             [new("at rest", 0.05)],
             [new("people reading", 0.2)],
             [new("wiki", 0.5)],
@@ -248,6 +282,7 @@ public static class ProfileBook
             "Published as an image with one folder: an app stack.",
             Ports: [8080]
         ),
+        .. FurtherServices.All,
     ];
 
     private static readonly Dictionary<string, Profile> ById = All.ToDictionary(p => p.Id, StringComparer.Ordinal);

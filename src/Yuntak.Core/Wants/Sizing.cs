@@ -37,6 +37,15 @@ public sealed class Sizing
         AdvisedSystemDisk = DiskFigure("system disk", p => p.SystemDisk, ByteSize.FromGiB, whole: ByteSize.FromGiB(1));
         AdvisedBulk = DiskFigure("bulk data", p => p.Bulk, b => new ByteSize((long)Math.Ceiling(Math.Round(b, 3))), whole: new ByteSize(1));
         Overhead = OverheadFigure();
+        EncodeMegapixels = SumFigure("pixels to encode", p => p.Encode, v => v, "what the load adds, in Mpx/s");
+        Bandwidth = SumFigure("over the network", p => p.Bandwidth, DataRate.FromMbps, "Σ bitrates");
+        AcceleratorShare = SumFigure(
+            "of an AI accelerator",
+            p => p.Accelerator,
+            v => v,
+            "cameras × frames a second × looks × time of a look"
+        );
+        Scratch = DiskFigure("scratch space", p => p.Scratch, b => new ByteSize((long)Math.Round(b)), whole: new ByteSize(1));
     }
 
     /// <summary>The guest that was sized.</summary>
@@ -65,6 +74,18 @@ public sealed class Sizing
 
     /// <summary>What the host spends beside the memory given.</summary>
     public Figure<ByteSize> Overhead { get; }
+
+    /// <summary>Pixels to encode, in Mpx/s: what a hardware encoder's capacity is held against.</summary>
+    public Figure<double> EncodeMegapixels { get; }
+
+    /// <summary>What goes over the network at the busiest moment.</summary>
+    public Figure<DataRate> Bandwidth { get; }
+
+    /// <summary>How busy an AI accelerator is kept; past 0.7 it falls behind now and then.</summary>
+    public Figure<double> AcceleratorShare { get; }
+
+    /// <summary>Room that is only needed while it works, best on flash.</summary>
+    public Figure<ByteSize> Scratch { get; }
 
     /// <summary>Virtual processors given.</summary>
     public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
@@ -150,6 +171,16 @@ public sealed class Sizing
             size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole),
             whole.Bytes > 1 ? "base + what the load adds, rounded up to 1 GiB" : "what the load adds",
             () => Inputs(terms, v => size(v)),
+            Source.CommonPractice
+        );
+
+    private Figure<T> SumFigure<T>(string label, Func<Profile, ValueList<Term>> terms, Func<double, T> unit, string formula)
+        where T : notnull =>
+        Figure.Of(
+            label,
+            unit(parts.Sum(p => Sum(terms(p.Profile), p.Load))),
+            formula,
+            () => Inputs(terms, v => unit(v)),
             Source.CommonPractice
         );
 

@@ -16,4 +16,22 @@ public static class Video
     /// <param name="source">Source in Mpx/s.</param>
     /// <param name="target">Target in Mpx/s.</param>
     public static double ConversionCores(double source, double target) => ((source * DecodeWeight) + target) / EncodeMegapixelsPerCore;
+
+    /// <summary>Usual bitrates in Mbit/s; common practice.</summary>
+    public const double Mbps720 = 4;
+
+    /// <summary>Usual bitrate of 1080p in Mbit/s; common practice.</summary>
+    public const double Mbps1080 = 10;
+
+    /// <summary>Usual bitrate of 2160p in Mbit/s; common practice.</summary>
+    public const double Mbps2160 = 40;
+
+    /// <summary>A whole film, for the worst case of a conversion's scratch space; common practice.</summary>
+    public const double FilmHours = 2;
+
+    /// <summary>The share of a link's goodput that streams may take; common practice.</summary>
+    public const double LinkShare = 0.7;
+
+    /// <summary>Bytes of scratch space that a running conversion may need: bitrate × length of the film.</summary>
+    public static double ScratchBytes(double mbps) => mbps * 1e6 / 8 * FilmHours * 3600;
 }

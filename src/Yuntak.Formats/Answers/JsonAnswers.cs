@@ -5,6 +5,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Formats.Answers;
 
@@ -57,6 +58,12 @@ public static class JsonAnswers
 
         return Text(answer);
     }
+
+    /// <summary>What <c>size --json</c> answers.</summary>
+    public static string Size(Sizing sizing) => Text(SizeAnswer.Of(sizing));
+
+    /// <summary>What <c>size --list --json</c> answers.</summary>
+    public static string Profiles() => Text(new JsonObject { ["profiles"] = SizeAnswer.Profiles() });
 
     /// <summary>What <c>check --json</c> answers.</summary>
     public static string Check(Assessment lab) =>

@@ -126,6 +126,87 @@ public class SizingTests
 
     [Fact]
     [Trade]
+    public void Four_cameras_looked_at_five_times_a_second_for_10_ms_keep_a_fifth_of_an_accelerator_busy()
+    {
+        var sizing = Sizing.Of(
+            Small.Guest("owlwatch", "camera-recorder", GuestKind.AppStack, new LoadValue("cameras", 4), new LoadValue("frames", 5))
+        );
+        sizing.AcceleratorShare.Value.ShouldBe(0.2, 1e-9);
+        sizing.Bandwidth.Value.ShouldBe(DataRate.FromMbps(16));
+    }
+
+    [Fact]
+    [Reference("arithmetic: 20 Mbit/s × 2 h ÷ 8")]
+    public void A_film_of_two_hours_at_20_Mbit_takes_18_GB_of_scratch_space() => Video.ScratchBytes(20).ShouldBe(18e9, 1);
+
+    [Fact]
+    [Trade]
+    public void Streams_add_up_by_their_usual_bitrates() =>
+        Sizing
+            .Of(
+                Small.Guest(
+                    "films",
+                    "media-library",
+                    GuestKind.Machine,
+                    new LoadValue("conversions-1080p", 0),
+                    new LoadValue("plays", 3),
+                    new LoadValue("plays-2160p", 1)
+                )
+            )
+            .Bandwidth.Value.ShouldBe(DataRate.FromMbps((3 * 10) + 40));
+
+    [Fact]
+    [Trade]
+    public void A_model_of_8_billion_parameters_at_4_bits_takes_a_fifth_more_than_its_bits_and_2_GiB()
+    {
+        var sizing = Of("language-model", [("parameters", 8), ("bits", 4)]);
+        sizing.ExpectedMemory.GiB.ShouldBe((8e9 * 4 / 8 * 1.2 / (1L << 30)) + 2, 1e-6);
+        sizing.Bulk.ShouldBe(ByteSize.FromGB(4));
+    }
+
+    [Theory]
+    [Trade]
+    [InlineData("reverse-proxy", 0.25, 4, 0.05)]
+    [InlineData("remote-access", 0.25, 4, 0.15)]
+    [InlineData("message-broker", 0.125, 2, 0.02)]
+    [InlineData("flow-automation", 0.5, 4, 0.05)]
+    [InlineData("container-page", 0.25, 2, 0.03)]
+    [InlineData("measurements", 1.02, 8, 0.1)]
+    [InlineData("document-archive", 2, 8, 2)]
+    [InlineData("music", 0.5, 8, 0.45)]
+    [InlineData("web-site", 0.25, 4, 0.05)]
+    [InlineData("game-server", 2.5, 10, 1)]
+    [InlineData("desktop", 4, 40, 2)]
+    public void Further_services_have_the_figures_of_the_trade(string profile, double memoryGiB, double diskGiB, double busy)
+    {
+        var sizing = Sizing.Of(Small.Guest("a", profile, ProfileBook.Get(profile).Advised[0]));
+        sizing.ExpectedMemory.GiB.ShouldBe(memoryGiB, 1e-6);
+        sizing.SystemDisk.GiB.ShouldBe(diskGiB);
+        sizing.BusyCores.Value.ShouldBe(busy, 1e-9);
+    }
+
+    [Fact]
+    public void A_sample_takes_one_and_a_half_bytes()
+    {
+        var sizing = Of("measurements", [("series", 1000), ("a-minute", 4), ("days", 365)]);
+        sizing.Bulk.Bytes.ShouldBe((long)(1.5 * 1000 * 4 * 1440 * 365));
+        Of("measurements", [("series", 100_000)]).ExpectedMemory.GiB.ShouldBe(2, 1e-9);
+    }
+
+    [Fact]
+    public void Packaging_is_advised_with_reasons_for_every_profile()
+    {
+        foreach (var profile in ProfileBook.All)
+        {
+            var packaging = Packaging.For(profile);
+            packaging.Kind.ShouldBe(profile.Advised[0]);
+            packaging.Reasons.ShouldAllBe(r => r.EndsWith('.') && r.Length > 10);
+            packaging.Reasons.Count.ShouldBeGreaterThan(0);
+        }
+    }
+
+    [Fact]
+    [Trade]
     public void A_network_boot_server_stays_within_what_ran_it()
     {
         var sizing = Sizing.Of(Small.Guest("bootpost", "network-boot", GuestKind.AppStack));
@@ -171,6 +252,10 @@ public class SizingTests
                     && more.SystemDisk >= less.SystemDisk
                     && more.Bulk >= less.Bulk
                     && more.Overhead.Value >= less.Overhead.Value
+                    && more.Scratch.Value >= less.Scratch.Value
+                    && more.EncodeMegapixels.Value >= less.EncodeMegapixels.Value
+                    && more.Bandwidth.Value.BitsPerSecond >= less.Bandwidth.Value.BitsPerSecond
+                    && more.AcceleratorShare.Value >= less.AcceleratorShare.Value
                     && Enumerable.Range(0, 24).All(h => more.CoresAt(h) >= less.CoresAt(h) - 1e-9);
             }
         );
@@ -257,14 +342,28 @@ public class SizingTests
         ProfileBook.All.Select(p => p.Id).ShouldBeUnique();
         foreach (var profile in ProfileBook.All)
         {
-            var terms = profile.Idle.Concat(profile.Busy).Concat(profile.Memory).Concat(profile.SystemDisk).Concat(profile.Bulk).ToList();
+            Term[] terms =
+            [
+                .. profile.Idle,
+                .. profile.Busy,
+                .. profile.Memory,
+                .. profile.SystemDisk,
+                .. profile.Bulk,
+                .. profile.Encode,
+                .. profile.Bandwidth,
+                .. profile.Accelerator,
+                .. profile.Scratch,
+            ];
             terms.ShouldAllBe(t => t.Amount >= 0);
             terms.SelectMany(t => t.Per).ShouldAllBe(id => profile.Loads.Any(l => l.Id == id), profile.Id);
             profile.Loads.ShouldAllBe(l => l.Default >= l.Min && l.Default <= l.Max, profile.Id);
             profile
                 .Loads.Where(l => !terms.Any(t => t.Per.Contains(l.Id)))
-                .Select(l => l.Id)
-                .ShouldBeSubsetOf(["plays"], "a question that changes nothing is not asked");
+                .ShouldAllBe(
+                    l => l.ForTheRecord,
+                    $"{profile.Id}: a question that changes nothing is asked for the record only, and says so"
+                );
+            profile.Loads.Where(l => terms.Any(t => t.Per.Contains(l.Id))).ShouldAllBe(l => !l.ForTheRecord, profile.Id);
             profile.Shape.Weights.Count.ShouldBe(24);
             profile.Shape.Weights.ShouldAllBe(w => w >= 0 && w <= 1);
             profile.Advised.Count.ShouldBeGreaterThan(0);

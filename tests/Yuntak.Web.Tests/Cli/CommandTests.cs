@@ -152,6 +152,57 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void Size_answers_with_figures_reasons_and_working()
+    {
+        var (ended, said, _) = Run(null, "size", "camera-recorder", "cameras=4", "days=14", "--json");
+
+        ended.ShouldBe(0);
+        var size = JsonDocument.Parse(said).RootElement;
+        size.GetProperty("vcpu").GetInt32().ShouldBe(1);
+        size.GetProperty("memoryBytes").GetInt64().ShouldBe((long)(5 * (1L << 30)));
+        size.GetProperty("overheadBytes").GetInt64().ShouldBe(8L << 20);
+        size.GetProperty("systemDiskBytes").GetInt64().ShouldBe(8L << 30);
+        size.GetProperty("bulkBytes").GetInt64().ShouldBe(2_419_200_000_000);
+        size.GetProperty("busyCores").GetDouble().ShouldBe(0.7, 1e-9);
+        size.GetProperty("megapixelsPerSecond").GetDouble().ShouldBe(0);
+        size.GetProperty("acceleratorShare").GetDouble().ShouldBe(0.2, 1e-9);
+        size.GetProperty("bandwidthBitsPerSecond").GetDouble().ShouldBe(16e6);
+        size.GetProperty("recommendedKind").GetString().ShouldBe("app-stack");
+        size.GetProperty("reasons").GetArrayLength().ShouldBeGreaterThan(0);
+        size.GetProperty("working")
+            .EnumerateArray()
+            .ShouldAllBe(w => w.GetProperty("label").GetString()!.Length > 0 && w.GetProperty("result").GetString()!.Length > 0);
+    }
+
+    [Theory]
+    [InlineData("machine", (150L << 20) + ((640L << 20) / 256))]
+    [InlineData("system-container", 16L << 20)]
+    [InlineData("app-stack", 8L << 20)]
+    public void Size_counts_the_overhead_of_the_kind_asked_for(string kind, long overhead) =>
+        Run(null, "size", "wiki", "--kind", kind, "--json").Said.ShouldContain($"\"overheadBytes\": {overhead},");
+
+    [Fact]
+    public void Size_lists_every_profile_and_what_it_asks()
+    {
+        var profiles = JsonDocument.Parse(Run(null, "size", "--list", "--json").Said).RootElement.GetProperty("profiles");
+        profiles.GetArrayLength().ShouldBe(23);
+        Run(null, "size", "--list").Said.ShouldContain("cameras: cameras (1 to 64, usually 4)");
+    }
+
+    [Theory]
+    [InlineData("no-such", "There is no profile called «no-such»")]
+    [InlineData("wiki pages=4", "pages")]
+    [InlineData("camera-recorder cameras=many", "A load is written load=value")]
+    [InlineData("camera-recorder cameras=400", "1 to 64")]
+    [InlineData("wiki --kind box", "--kind is one of")]
+    public void Size_says_what_is_wrong_and_ends_2(string call, string says)
+    {
+        var (ended, said, problem) = Run(null, ["size", .. call.Split(' ')]);
+        (ended, said).ShouldBe((2, ""));
+        problem.ShouldContain(says);
+    }
+
+    [Fact]
     public void Check_ends_0_without_a_stop()
     {
         File.WriteAllText(

@@ -1,0 +1,126 @@
+using System.CommandLine;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+using Yuntak.Formats.Answers;
+
+namespace Yuntak.Cli;
+
+/// <summary><c>size PROFILE [load=value …]</c>: what a service needs, with every step of its working.</summary>
+internal static class SizeCommand
+{
+    private static readonly Dictionary<string, GuestKind> Kinds = new(StringComparer.Ordinal)
+    {
+        ["machine"] = GuestKind.Machine,
+        ["system-container"] = GuestKind.SystemContainer,
+        ["app-stack"] = GuestKind.AppStack,
+    };
+
+    public static Command Make()
+    {
+        var profile = new Argument<string?>("PROFILE")
+        {
+            Description = "What it is for; --list names them.",
+            Arity = ArgumentArity.ZeroOrOne,
+        };
+        var loads = new Argument<string[]>("LOADS") { Description = "How much of it: load=value.", Arity = ArgumentArity.ZeroOrMore };
+        var kind = new Option<string?>("--kind") { Description = "machine, system-container or app-stack; the one advised when left out." };
+        var list = new Option<bool>("--list") { Description = "Name the profiles and what they ask." };
+        var json = Shared.Json();
+        var command = new Command("size", "Say what a service needs.") { profile, loads, kind, list, json };
+        command.SetAction(parsed =>
+            parsed.GetValue(list)
+                ? List(parsed.GetValue(json))
+                : Run(parsed.GetValue(profile), parsed.GetValue(loads) ?? [], parsed.GetValue(kind), parsed.GetValue(json))
+        );
+        return command;
+    }
+
+    private static int List(bool json)
+    {
+        if (json)
+        {
+            Console.WriteLine(JsonAnswers.Profiles());
+            return 0;
+        }
+
+        foreach (var profile in ProfileBook.All)
+        {
+            Console.WriteLine($"{profile.Id}: {profile.Summary}");
+            foreach (var load in profile.Loads)
+            {
+                var unit = load.Unit.Length > 0 ? ", in " + load.Unit : "";
+                Console.WriteLine(
+                    $"  {load.Id}: {load.Label.ToLowerInvariant()}{unit} ({Numbers.Short(load.Min)} to {Numbers.Short(load.Max)}, usually {Numbers.Short(load.Default)})"
+                );
+            }
+        }
+
+        return 0;
+    }
+
+    private static int Run(string? id, string[] loads, string? kind, bool json)
+    {
+        try
+        {
+            var profile =
+                ProfileBook.Find(id ?? "")
+                ?? throw new EditRefused(
+                    $"{(id is null ? "Name a profile" : $"There is no profile called «{id}»")}. There are: {string.Join(", ", ProfileBook.All.Select(p => p.Id))}."
+                );
+            var chosen =
+                kind is null ? Packaging.For(profile).Kind
+                : Kinds.TryGetValue(kind, out var known) ? known
+                : throw new EditRefused($"--kind is one of {string.Join(", ", Kinds.Keys)}, not «{kind}».");
+            var want = new Want(profile.Id, [.. loads.Select(l => Load(profile, l))]);
+            var sizing = Sizing.Of(new Guest(new GuestId(profile.Id), profile.Name, chosen, [want], SizeOverrides.None));
+            if (json)
+            {
+                Console.WriteLine(JsonAnswers.Size(sizing));
+            }
+            else
+            {
+                Print(sizing);
+            }
+
+            return 0;
+        }
+        catch (EditRefused refused)
+        {
+            Shared.Refuse([refused.Message], json);
+            return Shared.CouldNotRead;
+        }
+    }
+
+    private static LoadValue Load(Profile profile, string text)
+    {
+        if (text.Split('=', 2) is not [var id, var typed] || !Numbers.TryParse(typed, out var value))
+        {
+            throw new EditRefused(
+                $"A load is written load=value, such as {(profile.Loads.Count > 0 ? $"{profile.Loads[0].Id}={Numbers.Short(profile.Loads[0].Default)}" : "cameras=4")}, not «{text}»."
+            );
+        }
+
+        Loads.Check(profile, id, value);
+        return new LoadValue(id, value);
+    }
+
+    private static void Print(Sizing sizing)
+    {
+        var packaging = Packaging.For(sizing.Leading);
+        Console.WriteLine(
+            $"{sizing.Leading.Name} as a {sizing.Guest.Kind.Words()}; kept busy {sizing.IdleCores} at rest, {sizing.BusyCores} at most."
+        );
+        foreach (var figure in SizeAnswer.Figures(sizing))
+        {
+            Console.WriteLine($"{figure.Label}: {figure.ValueText}  = {figure.Formula}");
+            foreach (var input in figure.Inputs)
+            {
+                Console.WriteLine($"    {input.Label}: {input.ValueText} ({input.Origin.ToString().ToLowerInvariant()})");
+            }
+        }
+
+        Console.WriteLine($"Advised: {packaging.Kind.Words()}. {string.Join(' ', packaging.Reasons)}");
+    }
+}
