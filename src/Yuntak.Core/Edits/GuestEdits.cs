@@ -88,6 +88,35 @@ public static class GuestEdits
             return Change(id, g => g with { Placement = new Placement(host.Id, systemPool, bulkPool) })(lab);
         };
 
+    /// <summary>Takes one of a guest's wants out and makes it a guest of its own, where the first one is. Its figures follow the advice.</summary>
+    public static Edit Split(GuestId id, int want) =>
+        lab =>
+        {
+            var guest = Existing(lab, id);
+            if (guest.Wants.Count < 2 || want < 0 || want >= guest.Wants.Count)
+            {
+                throw new EditRefused($"{guest.Name} has only one thing to do, or no longer that one; there is nothing to split off.");
+            }
+
+            var profile = ProfileBook.Get(guest.Wants[want].ProfileId);
+            var name = Enumerable
+                .Range(1, int.MaxValue)
+                .Select(n => n == 1 ? profile.Name : $"{profile.Name} {n}")
+                .First(n => !NameTaken(lab, n));
+            var rest = lab.WithGuest(id, g => g with { Wants = [.. g.Wants.Where((_, n) => n != want)] });
+            var alone = new Guest(
+                new GuestId("new"),
+                name,
+                guest.Kind,
+                [guest.Wants[want]],
+                SizeOverrides.None,
+                guest.Placement,
+                guest.Importance,
+                Folders: guest.Kind == GuestKind.AppStack ? [AppStacks.DefaultFolder(name)] : []
+            );
+            return new Changed(Add(alone)(rest).Lab, $"{guest.Name} split: {name} is a guest of its own");
+        };
+
     /// <summary>Removes a guest from the lab.</summary>
     public static Edit Remove(GuestId id) =>
         lab =>
@@ -101,13 +130,16 @@ public static class GuestEdits
     private static string FreeName(Lab lab, string typed, GuestId? except)
     {
         var name = Names.Checked(typed, "guest");
-        if (lab.Guests.Any(g => g.Id != except && string.Equals(g.Name, name, StringComparison.OrdinalIgnoreCase)))
+        if (NameTaken(lab, name, except))
         {
             throw new EditRefused($"There is already a guest called {name}.");
         }
 
         return name;
     }
+
+    private static bool NameTaken(Lab lab, string name, GuestId? except = null) =>
+        lab.Guests.Any(g => g.Id != except && string.Equals(g.Name, name, StringComparison.OrdinalIgnoreCase));
 
     private static Guest Sound(Guest guest)
     {

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Wants;
@@ -11,6 +12,9 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
 {
     private const int Most = 12;
 
+    /// <summary>How a search begins that is meant to ask for a service: «add cameras 4».</summary>
+    private const string Add = "add ";
+
     public string Query { get; private set; } = "";
 
     public IReadOnlyList<Hit> Found { get; private set; } = [];
@@ -19,12 +23,19 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
     {
         Query = Names.Clean(q);
         Found =
-            Query.Length == 0
-                ? []
-                : [.. All().Where(h => Matches(h.Name) || Matches(h.What)).OrderByDescending(h => Matches(h.Name)).Take(Most)];
+            Query.Length == 0 ? []
+            : Query.StartsWith(Add, StringComparison.OrdinalIgnoreCase) ? [.. Asked(Query[Add.Length..]).Take(Most)]
+            : [.. All().Where(h => Matches(h.Name) || Matches(h.What)).OrderByDescending(h => Matches(h.Name)).Take(Most)];
     }
 
     private bool Matches(string text) => text.Contains(Query, StringComparison.OrdinalIgnoreCase);
+
+    private static IEnumerable<Hit> Asked(string words) =>
+        from ask in QuickAsk.Of(words)
+        let loads = string.Concat(
+            ask.Load.Select(l => $"&load-0-{l.Id}={Uri.EscapeDataString(l.Value.ToString(CultureInfo.InvariantCulture))}")
+        )
+        select new Hit($"ask for: {ask.Words}", ask.Profile.Summary, $"/Wants/Guest?profile={ask.Profile.Id}{loads}");
 
     private IEnumerable<Hit> All()
     {

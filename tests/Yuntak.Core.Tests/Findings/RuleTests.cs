@@ -81,6 +81,28 @@ public class RuleTests
                 pair.WithGuestOn(machine with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(8)) }, "kiln")
             },
             { "wants.latest-tag", pair.WithGuestOn(stack with { Image = "registry.example/cloud:latest" }, "kiln") },
+            {
+                "wants.scratch-on-spinning",
+                Small
+                    .Lab(kiln with { Disks = kiln.Disks.Change(d => !d.IsBoot, d => d with { Kind = DiskKind.Spinning }) })
+                    .WithGuestOn(Films(1), "kiln")
+            },
+            {
+                "wants.accelerator-busy",
+                pair.WithGuestOn(
+                    Small.Guest("owl", "camera-recorder", GuestKind.Machine, new LoadValue("cameras", 15), new LoadValue("days", 1)),
+                    "kiln"
+                )
+            },
+            {
+                "wants.streams-over-link",
+                Small
+                    .Lab(kiln.With(new Hardware(Ports: [new NetworkPort("enp1s0", SpeedMbps: 100)])))
+                    .WithGuestOn(
+                        Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("plays", 7), new LoadValue("library", 1)),
+                        "kiln"
+                    )
+            },
             { "bench.memory-over", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 24), "kiln") },
             { "bench.memory-tight", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 17.5), "kiln") },
             { "bench.memory-promised", pair.WithGuestOn(Given("big", 90) with { MayShrinkTo = ByteSize.FromGiB(2) }, "kiln") },

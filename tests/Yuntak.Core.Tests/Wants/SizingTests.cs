@@ -1,5 +1,6 @@
 using CsCheck;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
@@ -368,6 +369,62 @@ public class SizingTests
             profile.Shape.Weights.ShouldAllBe(w => w >= 0 && w <= 1);
             profile.Advised.Count.ShouldBeGreaterThan(0);
         }
+    }
+
+    [Fact]
+    public void One_more_conversion_changes_a_media_library_most_and_an_encoder_is_named()
+    {
+        var step = LoadStep.Heaviest(Small.Guest("films", "media-library"))[0];
+        step.Load.ShouldBe("2160p films converted at once 0 → 1");
+        var cores = Video.ConversionCores(Video.MegapixelsPerSecond(3840, 2160, 30), Video.MegapixelsPerSecond(1920, 1080, 30));
+        step.Adds.ShouldStartWith($"+ {Numbers.Short(cores)} cores, + 256\u202FMiB of memory");
+        step.Adds.ShouldContain("an encoder that can do 62.2 Mpx/s more");
+    }
+
+    [Fact]
+    public void Every_step_named_really_adds_what_it_says()
+    {
+        foreach (var profile in ProfileBook.All)
+        {
+            var steps = LoadStep.Heaviest(Small.Guest("a", profile.Id), most: 20);
+            steps.ShouldAllBe(s => s.Adds.StartsWith('+') && s.Weight > 0, profile.Id);
+            steps.Select(s => s.Weight).ShouldBeInOrder(SortDirection.Descending);
+        }
+    }
+
+    [Theory]
+    [InlineData("cameras 4", "camera-recorder", "cameras", 4)]
+    [InlineData("4 cameras", "camera-recorder", "cameras", 4)]
+    [InlineData("listeners 3", "music", "listeners", 3)]
+    [InlineData("router", "router", null, 0)]
+    [InlineData("backup", "backup-server", null, 0)]
+    [InlineData("cameras 400", "camera-recorder", null, 0)]
+    public void A_service_is_asked_for_in_a_few_words(string words, string profile, string? load, double value)
+    {
+        var ask = QuickAsk.Of(words)[0];
+        ask.Profile.Id.ShouldBe(profile);
+        ask.Load.ShouldBe(load is null ? [] : [new LoadValue(load, value)]);
+    }
+
+    [Theory]
+    [InlineData("")]
+    [InlineData("4")]
+    [InlineData("zzzz")]
+    public void Words_that_mean_nothing_ask_for_nothing(string words) => QuickAsk.Of(words).ShouldBeEmpty();
+
+    [Fact]
+    public void A_guest_is_split_and_both_parts_are_sized_alone()
+    {
+        var both = Small.Guest("glazelog", "database") with { Wants = [new Want("database"), new Want("wiki")] };
+        var lab = Small.Lab(Small.Host("kiln")).WithGuestOn(both, "kiln");
+        var split = GuestEdits.Split(new GuestId("glazelog"), 1)(lab);
+
+        split.Sentence.ShouldBe("glazelog split: wiki and notes is a guest of its own");
+        split.Lab.Guests.Select(g => g.Wants.Single().ProfileId).ShouldBe(["database", "wiki"]);
+        split.Lab.Guests[1].Placement.ShouldBe(split.Lab.Guests[0].Placement);
+        Should
+            .Throw<EditRefused>(() => GuestEdits.Split(new GuestId("glazelog"), 0)(split.Lab))
+            .Message.ShouldContain("only one thing to do");
     }
 
     private static ByteSize Bulk(params (string Id, double Value)[] load) => Of("camera-recorder", load).Bulk;

@@ -173,6 +173,33 @@ public sealed class SliceTests : IAsyncLifetime
         (await site.Get("/Wants/Guest/gate")).QuerySelector(".own-figure").ShouldBeNull();
     }
 
+    [Fact]
+    public async Task A_guest_gets_a_second_thing_to_do_and_is_split_again()
+    {
+        await Ask("database", "glazelog");
+        var form = await site.Send(await site.Get("/Wants/Guest/glazelog"), "#also", ("also", "wiki"), ("load-0-data", "33"));
+        form.QuerySelectorAll("input[name=profile]").Select(p => p.GetAttribute("value")).ShouldBe(["database", "wiki"]);
+        form.QuerySelector("input[name=load-0-data]")!.GetAttribute("value").ShouldBe("33", "what was typed stays");
+        await site.Send(form, "#save");
+        (await site.Get("/Wants")).QuerySelectorAll(".wants li").Length.ShouldBe(1);
+
+        var split = await site.Send(await site.Get("/Wants/Guest/glazelog"), "button[name=want][value='1']");
+        split.QuerySelector("#status")!.TextContent.ShouldContain("glazelog split");
+        split.QuerySelectorAll(".wants li").Length.ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task A_service_is_asked_for_by_typing_it()
+    {
+        var found = await site.Get("/Find?q=add%20cameras%206");
+        var link = found.QuerySelector(".found a")!;
+        link.TextContent.ShouldContain("ask for: camera recorder, 6 cameras");
+        var form = await site.Get(link.GetAttribute("href")!);
+        form.QuerySelector("input[name=load-0-cameras]")!.GetAttribute("value").ShouldBe("6");
+        form.QuerySelector("#steps-more")!.TextContent.ShouldContain("cameras 6 → 7");
+        form.QuerySelector("#advice")!.TextContent.ShouldContain("Advised: app stack.");
+    }
+
     [Theory]
     [InlineData("this is a letter", "nothing here is the output of")]
     [InlineData("<!doctype html><p>x", "web page")]

@@ -48,7 +48,12 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         if (profile is not null && ProfileBook.Find(profile) is { } chosen)
         {
             Profiles = [chosen];
-            Form = GuestForm.New(chosen);
+            Form = GuestForm.New(chosen) with
+            {
+                Loads = Request
+                    .Query.Where(q => q.Key.StartsWith("load-0-", StringComparison.Ordinal))
+                    .ToDictionary(q => q.Key, q => q.Value.ToString(), StringComparer.Ordinal),
+            };
             TrySize(posted: false);
         }
 
@@ -62,6 +67,28 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         TrySize(posted: true);
         return Page();
     }
+
+    /// <summary>Adds one want more to the form, without keeping it yet.</summary>
+    public IActionResult OnPostAlso(string? id, string? also)
+    {
+        if (id is not null && Edit(id) is null)
+        {
+            return NotFound();
+        }
+
+        ReadForm();
+        if (ProfileBook.Find(also ?? "") is { } added)
+        {
+            Profiles = [.. Profiles, added];
+        }
+
+        TrySize(posted: true);
+        return Page();
+    }
+
+    /// <summary>Makes one of its wants a guest of its own.</summary>
+    public Task<IActionResult> OnPostSplitAsync(string id, int want) =>
+        ChangeAsync(GuestEdits.Split(new GuestId(id), want), then: "/Wants");
 
     public async Task<IActionResult> OnPostAsync(string? id, string? then)
     {
