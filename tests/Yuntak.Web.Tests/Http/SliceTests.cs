@@ -189,6 +189,18 @@ public sealed class SliceTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Enter_in_a_field_keeps_and_does_nothing_else()
+    {
+        await Ask("database", "glazelog");
+        var form = await site.Send(await site.Get("/Wants/Guest/glazelog"), "#also", ("also", "wiki"));
+        // A browser presses the first button of a form when somebody presses Enter in a field.
+        var first = form.QuerySelector("#want-form button")!;
+        first.GetAttribute("formaction").ShouldBeNull();
+        await site.Send(form, "#want-form button");
+        (await site.Get("/Wants")).QuerySelectorAll(".wants li").Length.ShouldBe(1);
+    }
+
+    [Fact]
     public async Task A_service_is_asked_for_by_typing_it()
     {
         var found = await site.Get("/Find?q=add%20cameras%206");
