@@ -110,7 +110,7 @@ internal static class SizeCommand
     {
         var packaging = Packaging.For(sizing.Leading);
         Console.WriteLine(
-            $"{sizing.Leading.Name} as a {sizing.Guest.Kind.Words()}; kept busy {sizing.IdleCores} at rest, {sizing.BusyCores} at most."
+            $"{sizing.Leading.Name} as {(sizing.Guest.Kind == GuestKind.AppStack ? "an" : "a")} {sizing.Guest.Kind.Words()}; kept busy {sizing.IdleCores} at rest, {sizing.BusyCores} at most."
         );
         foreach (var figure in SizeAnswer.Figures(sizing))
         {

@@ -18,7 +18,7 @@ internal static class GuestRecipes
             GuestKind.SystemContainer => SystemContainer(guest, sizing),
             _ => AppStack(guest, sizing),
         };
-        return start.Concat(CommonEnd(guest, sizing));
+        return start.Concat(CommonEnd(guest, sizing, draft.HostOf(guest)?.Host.Hardware ?? Hardware.None));
     }
 
     /// <summary>«2.5 GiB (2,560 MiB)»: memory as people say it and as forms want it.</summary>
@@ -152,7 +152,7 @@ internal static class GuestRecipes
         );
     }
 
-    private static IEnumerable<StepDraft> CommonEnd(Guest guest, Sizing sizing)
+    private static IEnumerable<StepDraft> CommonEnd(Guest guest, Sizing sizing, Hardware hardware)
     {
         if (guest.Kind != GuestKind.AppStack)
         {
@@ -168,13 +168,18 @@ internal static class GuestRecipes
         }
 
         var needs = sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal).ToList();
-        if (needs.Count > 0)
+        if (needs.Count > 0 || guest.Devices.Count > 0)
         {
             yield return new(
                 LifeStage.DevicesAttached,
                 "Attach its devices",
                 [
                     .. needs.Select(n => new StepValue("device", n)),
+                    .. guest.Devices.Select(d => new StepValue(
+                        "handed over whole",
+                        $"{d} {hardware.Function(d)?.Name}".TrimEnd(),
+                        Literal: true
+                    )),
                     new("state while doing so", guest.Kind == GuestKind.Machine ? "off" : "stopped"),
                 ],
                 10,

@@ -174,6 +174,17 @@ public class ReadinessTests
     }
 
     [Fact]
+    public void A_card_that_is_handed_over_is_named_in_the_steps_of_its_machine()
+    {
+        var kiln = Small.Host("kiln").With(new Hardware(Functions: [new PciFunction("0000:04:00.0", "0c03", "USB 3 card")]));
+        var stands = Small.Lab(kiln);
+        var draft = stands.WithGuestOn(Small.Guest("hearth"), "kiln").With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("hearth")));
+        var step = RunbookBuilder.Build(stands, draft).Sections.Single().Steps.Single(s => s.What == "Attach its devices");
+        step.Values.ShouldContain(v => v.Label == "handed over whole" && v.Value == "0000:04:00.0 USB 3 card");
+        step.Values.ShouldContain(v => v.Value == "off");
+    }
+
+    [Fact]
     public void The_first_steps_of_a_host_go_from_firmware_to_a_copy_of_its_settings_and_name_the_disk_that_is_wiped()
     {
         var kiln = Small.Host("kiln").With(new Hardware(Ports: [new NetworkPort("enp1s0", "02:00:5e:10:00:01", Management: true)])) with
