@@ -61,7 +61,7 @@ internal static partial class CardReader
             }
             else if (function is not null && DriverLine().Match(line) is { Success: true } driver)
             {
-                function = function with { Driver = driver.Groups["driver"].Value };
+                function = function with { Driver = Names.Clean(driver.Groups["driver"].Value) };
                 draft.AddFunction(function);
             }
             else if (function is not null && GroupLine().Match(line) is { Success: true } group)

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Intake;
@@ -7,7 +8,7 @@ namespace Yuntak.Formats.Intake;
 /// <summary>Reads values that different versions of a tool write as text, number or flag.</summary>
 internal static class LooseJson
 {
-    /// <summary>A value as text; null when it is missing, null, or nothing but blanks.</summary>
+    /// <summary>A value as text on one line without control characters; null when it is missing, null, or nothing but blanks.</summary>
     public static string? Text(this JsonElement row, string name)
     {
         if (row.ValueKind != JsonValueKind.Object || !row.TryGetProperty(name, out var value))
@@ -21,7 +22,7 @@ internal static class LooseJson
             JsonValueKind.Number or JsonValueKind.True or JsonValueKind.False => value.GetRawText(),
             _ => null,
         };
-        return string.IsNullOrWhiteSpace(text) ? null : text.Trim();
+        return Names.Clean(text) is { Length: > 0 } clean ? clean : null;
     }
 
     /// <summary>A string; null when it holds half a character, which JSON can spell but text cannot hold.</summary>

@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Yuntak.Core.Labs;
 
 namespace Yuntak.Formats.Intake;
 
@@ -13,7 +14,7 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
     public static SysLine? Parse(string line)
     {
         var arrow = line.IndexOf(" -> ", StringComparison.Ordinal);
-        var path = (arrow < 0 ? line : line[(arrow + 4)..]).Trim();
+        var path = Names.Clean(arrow < 0 ? line : line[(arrow + 4)..]);
         if (path.Length > 1_000 || path.IndexOf('/', StringComparison.Ordinal) is < 0 or > 40)
         {
             return null;

@@ -1,9 +1,12 @@
 using System.Diagnostics;
 using System.Text;
 using CsCheck;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
+using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
 
 namespace Yuntak.Formats.Tests.Intake;
@@ -128,6 +131,46 @@ public class BundleTests
                 )
                 select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
             mutation.Sample(t => Sensible(IntakeReader.Read(t)), iter: 1000);
+        }
+    }
+
+    [Fact]
+    public void What_was_read_from_text_full_of_odd_characters_can_be_written_and_read_back()
+    {
+        var odd = Pick.From(
+            "\u0001",
+            "\u001b",
+            "\t",
+            "\u202e",
+            "\uffff",
+            "\ud83d\ude00",
+            "\u0085",
+            "\\u0000",
+            "\\ud800",
+            "<",
+            "&",
+            "'",
+            ": ",
+            "# "
+        );
+        foreach (var part in Parts)
+        {
+            var dirty =
+                from places in Gen.Int[1, part.Length - 1].Array[12]
+                from what in odd.Array[12]
+                select places.Zip(what).OrderByDescending(p => p.First).Aggregate(part, (text, p) => text.Insert(p.First, p.Second));
+            dirty.Sample(
+                text =>
+                {
+                    var reading = IntakeReader.Read(Samples.Bundle.Replace(part, text, StringComparison.Ordinal));
+                    if (reading is { Processor: not null, Memory: not null })
+                    {
+                        var lab = HostEdits.Add(NewHost.From(reading, "kiln"))(Lab.Empty("any")).Lab;
+                        LabFile.Read(LabFile.ToYaml(lab)).Lab.ShouldBe(lab);
+                    }
+                },
+                iter: 25
+            );
         }
     }
 
