@@ -5,7 +5,8 @@ namespace Yuntak.Browser.Tests;
 /// <summary>The Kit station in a real browser: by mouse and by keyboard, wide and narrow.</summary>
 public class KitTests
 {
-    private static readonly string Bundle = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "demo", "kiln-bundle.txt"));
+    /// <summary>The demo's tower, read again.</summary>
+    public static readonly string Bundle = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "demo", "kiln-bundle.txt"));
 
     [Theory]
     [InlineData(1280)]
