@@ -10,13 +10,6 @@ namespace Yuntak.Cli;
 /// <summary><c>size PROFILE [load=value …]</c>: what a service needs, with every step of its working.</summary>
 internal static class SizeCommand
 {
-    private static readonly Dictionary<string, GuestKind> Kinds = new(StringComparer.Ordinal)
-    {
-        ["machine"] = GuestKind.Machine,
-        ["system-container"] = GuestKind.SystemContainer,
-        ["app-stack"] = GuestKind.AppStack,
-    };
-
     public static Command Make()
     {
         var profile = new Argument<string?>("PROFILE")
@@ -69,10 +62,10 @@ internal static class SizeCommand
                 ?? throw new EditRefused(
                     $"{(id is null ? "Name a profile" : $"There is no profile called «{id}»")}. There are: {string.Join(", ", ProfileBook.All.Select(p => p.Id))}."
                 );
-            var chosen =
-                kind is null ? Packaging.For(profile).Kind
-                : Kinds.TryGetValue(kind, out var known) ? known
-                : throw new EditRefused($"--kind is one of {string.Join(", ", Kinds.Keys)}, not «{kind}».");
+            var chosen = kind is null
+                ? Packaging.For(profile).Kind
+                : SizeAnswer.KindOf(kind)
+                    ?? throw new EditRefused($"--kind is one of {string.Join(", ", SizeAnswer.KindWords)}, not «{kind}».");
             var want = new Want(profile.Id, [.. loads.Select(l => Load(profile, l))]);
             var sizing = Sizing.Of(new Guest(new GuestId(profile.Id), profile.Name, chosen, [want], SizeOverrides.None));
             if (json)

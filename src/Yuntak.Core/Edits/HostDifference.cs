@@ -36,11 +36,11 @@ public sealed class HostDifference
         Say("processor family", before.Processor.Architecture, after.Processor.Architecture);
         Say("processor", before.Processor.Model ?? "unknown", after.Processor.Model ?? "unknown");
         Say("memory", before.Memory, after.Memory);
-        Say("virtualisation", OnOff(before.Processor.Virtualisation), OnOff(after.Processor.Virtualisation));
+        Say("virtualisation", Known(before.Processor.Virtualisation.OnOff()), Known(after.Processor.Virtualisation.OnOff()));
         Say("network ports", Known(before.NetworkPorts), Known(after.NetworkPorts));
-        Say("battery backup", YesNo(before.BatteryBackup), YesNo(after.BatteryBackup));
-        Say("starts by itself after a power cut", YesNo(before.PowersOn), YesNo(after.PowersOn));
-        Say("fixed address", YesNo(before.AddressFixed), YesNo(after.AddressFixed));
+        Say("battery backup", Known(before.BatteryBackup.YesNo()), Known(after.BatteryBackup.YesNo()));
+        Say("starts by itself after a power cut", Known(before.PowersOn.YesNo()), Known(after.PowersOn.YesNo()));
+        Say("fixed address", Known(before.AddressFixed.YesNo()), Known(after.AddressFixed.YesNo()));
         Say("watts at rest", Known(before.IdleWatts), Known(after.IdleWatts));
         Say("watts at full load", Known(before.FullWatts), Known(after.FullWatts));
     }
@@ -84,7 +84,7 @@ public sealed class HostDifference
 
     private void Inside(Hardware before, Hardware after)
     {
-        Say("isolation", OnOff(before.Isolation), OnOff(after.Isolation));
+        Say("isolation", Known(before.Isolation.OnOff()), Known(after.Isolation.OnOff()));
         Say("firmware of", before.Firmware?.Date?.ToString("O") ?? "unknown", after.Firmware?.Date?.ToString("O") ?? "unknown");
         Each(
             before.MemorySlots,
@@ -180,12 +180,12 @@ public sealed class HostDifference
     {
         if (!EqualityComparer<T>.Default.Equals(before, after))
         {
-            Add(
-                HostChangeKind.Changed,
-                $"{what} {Arrow.Between(before is bool a ? YesNo(a) : before.ToString() ?? "", after is bool b ? YesNo(b) : after.ToString() ?? "")}"
-            );
+            Add(HostChangeKind.Changed, $"{what} {Arrow.Between(Text(before), Text(after))}");
         }
     }
+
+    private static string Text<T>(T value)
+        where T : notnull => value is bool known ? known.YesNo() : value.ToString() ?? "";
 
     private void Add(HostChangeKind kind, string text) => changes.Add(new HostChange(kind, text));
 
@@ -198,15 +198,7 @@ public sealed class HostDifference
 
     private static string Percent(double? percent) => percent is { } known ? Numbers.Percent(known / 100) : "unknown";
 
-    private static string OnOff(bool? known) =>
-        known is null ? "unknown"
-        : known.Value ? "on"
-        : "off";
-
-    private static string YesNo(bool? known) =>
-        known is null ? "unknown"
-        : known.Value ? "yes"
-        : "no";
+    private static string Known(string? words) => words ?? "unknown";
 
     private static string Known<T>(T? value)
         where T : struct => value?.ToString() ?? "unknown";

@@ -11,11 +11,6 @@ internal static class FactText
     public const string No = "no";
     public static readonly ValueList<string> YesNo = [Yes, No];
 
-    public static string? Said(bool? known) =>
-        known is null ? null
-        : known.Value ? Yes
-        : No;
-
     public static bool? Answer(string text) =>
         text switch
         {

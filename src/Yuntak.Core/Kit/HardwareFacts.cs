@@ -26,7 +26,7 @@ internal static class HardwareFacts
             thing,
             "console",
             "shows the host's console",
-            Said(function.ConsoleGraphics),
+            function.ConsoleGraphics.YesNo(),
             Change((f, t) => f with { ConsoleGraphics = Answer(t) ?? false }),
             Choices: YesNo
         );
@@ -69,7 +69,7 @@ internal static class HardwareFacts
             thing,
             "battery",
             "links the battery backup",
-            Said(device.BatteryLink),
+            device.BatteryLink.YesNo(),
             Change((d, t) => d with { BatteryLink = Answer(t) ?? false }),
             Choices: YesNo
         );
@@ -90,14 +90,14 @@ internal static class HardwareFacts
             Change((p, t) => p with { SpeedMbps = Whole(t, "speed", 1, 10_000_000) }),
             "1000"
         );
-        yield return new(thing, "up", "link up", port.Up is null ? null : Said(port.Up));
+        yield return new(thing, "up", "link up", port.Up.YesNo());
         yield return new(thing, "addresses", "addresses", Listed(port.Addresses));
         yield return new(thing, "function", "on the bus at", port.Function);
         yield return new(
             thing,
             "management",
             "the host is looked after through it",
-            Said(port.Management),
+            port.Management.YesNo(),
             Change((p, t) => p with { Management = Answer(t) ?? false }),
             Choices: YesNo
         );

@@ -78,7 +78,7 @@ public static class KitFacts
             Thing,
             "virtualisation",
             "virtualisation",
-            Said(p.Virtualisation),
+            p.Virtualisation.YesNo(),
             (h, t) => h with { Processor = h.Processor with { Virtualisation = Answer(t) } },
             Choices: YesNo,
             Switch: true
@@ -87,7 +87,7 @@ public static class KitFacts
             Thing,
             "isolation",
             "isolation",
-            Said(host.Hardware.Isolation),
+            host.Hardware.Isolation.YesNo(),
             (h, t) => h.With(h.Hardware with { Isolation = Answer(t) }),
             Choices: YesNo,
             Switch: true
@@ -191,7 +191,7 @@ public static class KitFacts
             Thing,
             "battery",
             "battery backup linked",
-            Said(host.BatteryBackup),
+            host.BatteryBackup.YesNo(),
             (h, t) => h with { BatteryBackup = Answer(t) },
             Choices: YesNo
         );

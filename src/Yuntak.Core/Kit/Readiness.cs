@@ -7,9 +7,6 @@ namespace Yuntak.Core.Kit;
 /// <summary>What a host is ready for: the list that is gone through before anything is built.</summary>
 public static class Readiness
 {
-    /// <summary>The line about virtualisation.</summary>
-    public const string Virtualisation = "virtualisation";
-
     /// <summary>The line about the firmware's age.</summary>
     public const string FirmwareDate = "firmware-date";
 
@@ -17,12 +14,12 @@ public static class Readiness
     public static readonly IReadOnlyList<ReadinessItem> Items =
     [
         new(
-            Virtualisation,
+            "virtualisation",
             "Is virtualisation on?",
             "In the firmware, on the processor, advanced or security page: a line with «virtualisation», «virtual machine» or «VM» in it. Enable it, save, and switch the host off and on once.",
             "Without it machines do not start. Containers do.",
             ["kit.virtualisation-off"],
-            h => OnOff(h.Processor.Virtualisation),
+            h => h.Processor.Virtualisation.OnOff(),
             (h, yes) => h with { Processor = h.Processor with { Virtualisation = yes } }
         ),
         new(
@@ -31,7 +28,7 @@ public static class Readiness
             "In the firmware, on the chipset or advanced page: «I/O memory management», «directed I/O» or «DMA remapping». Enable it; some systems also want it named on the kernel's command line.",
             "Only then can a card or a USB controller be handed to a machine whole, without reaching the rest of the host's memory.",
             ["kit.isolation-off"],
-            h => OnOff(h.Hardware.Isolation),
+            h => h.Hardware.Isolation.OnOff(),
             (h, yes) => h.With(h.Hardware with { Isolation = yes })
         ),
         new(
@@ -40,7 +37,7 @@ public static class Readiness
             "In the firmware, on the power page: «after power loss» or «restore power». Choose «power on», not «last state» and not «stay off».",
             "Otherwise the house stays dark until somebody presses the button.",
             ["kit.stays-off"],
-            h => YesNo(h.PowersOn),
+            h => h.PowersOn.YesNo(),
             (h, yes) => h with { PowersOn = yes }
         ),
         new(
@@ -104,7 +101,7 @@ public static class Readiness
             "Where addresses are handed out, usually the router: reserve one for this host by its hardware address. Or set it in the host itself.",
             "Links, apps and brokers point to it.",
             ["kit.address-changes"],
-            h => YesNo(h.AddressFixed),
+            h => h.AddressFixed.YesNo(),
             (h, yes) => h with { AddressFixed = yes }
         ),
         new(
@@ -113,7 +110,7 @@ public static class Readiness
             "A cable from the battery backup to a USB port of this host, and a daemon that shuts the host down before the battery is empty. Leave the inside of batteries to the maker or a licensed person.",
             "Without the link the battery only delays the dirty stop.",
             ["kit.no-battery-backup"],
-            h => YesNo(h.BatteryBackup),
+            h => h.BatteryBackup.YesNo(),
             (h, yes) => h with { BatteryBackup = yes }
         ),
     ];
@@ -140,14 +137,4 @@ public static class Readiness
             : ReadinessState.Good;
         return new ReadinessLine(item, state, evidence, findings, host.Checks.FirstOrDefault(c => c.Item == item.Id)?.On);
     }
-
-    private static string? OnOff(bool? known) =>
-        known is null ? null
-        : known.Value ? "on"
-        : "off";
-
-    private static string? YesNo(bool? known) =>
-        known is null ? null
-        : known.Value ? "yes"
-        : "no";
 }

@@ -34,8 +34,8 @@ public static class JsonAnswers
                 ["effectiveCores"] = reading.Processor is { } p ? ProcessorBudget.EffectiveCores(p, LabSettings.Default).Value.Value : null,
                 ["memoryBytes"] = reading.Memory?.Bytes,
                 ["disks"] = List(reading.Disks.Select(Disk)),
-                ["virtualisation"] = OnOff(reading.Processor?.Virtualisation),
-                ["isolation"] = OnOff(reading.Hardware.Isolation),
+                ["virtualisation"] = reading.Processor?.Virtualisation.OnOff() ?? "unknown",
+                ["isolation"] = reading.Hardware.Isolation.OnOff() ?? "unknown",
                 ["functions"] = List(reading.Hardware.Functions.Select(Function)),
                 ["usb"] = List(reading.Hardware.UsbDevices.Select(d => Usb(d, reading.Hardware))),
                 ["ports"] = List(reading.Hardware.Ports.Select(Port)),
@@ -172,11 +172,6 @@ public static class JsonAnswers
             ["mac"] = port.Mac,
             ["speedMbps"] = port.SpeedMbps,
         };
-
-    private static string OnOff(bool? known) =>
-        known is null ? "unknown"
-        : known.Value ? "on"
-        : "off";
 
     private static JsonObject Step(RunbookStep step) =>
         new()

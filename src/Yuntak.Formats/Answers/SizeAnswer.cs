@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Figures;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Formats.LabFiles;
@@ -30,6 +31,13 @@ public static class SizeAnswer
             ["working"] = new JsonArray([.. Figures(sizing).SelectMany(Working)]),
         };
     }
+
+    /// <summary>The words for the kinds of guest, the same as in a lab file.</summary>
+    public static IEnumerable<string> KindWords => LabFileNames.Kinds.Select(k => k.Word);
+
+    /// <summary>The kind of guest of that word; null when there is none.</summary>
+    public static GuestKind? KindOf(string word) =>
+        LabFileNames.Kinds.Where(k => k.Word == word).Select(k => (GuestKind?)k.Value).FirstOrDefault();
 
     /// <summary>Every profile with what it asks.</summary>
     public static JsonArray Profiles() =>

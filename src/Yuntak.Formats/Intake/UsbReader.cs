@@ -53,6 +53,7 @@ internal static partial class UsbReader
                     speed: Speed(root.Groups["speed"].Value)
                 );
                 last = default;
+                path.Clear();
                 read++;
             }
             else if (BranchLine().Match(line) is { Success: true } branch && bus > 0)
@@ -73,11 +74,6 @@ internal static partial class UsbReader
             else if (last.Bus > 0 && IdLine().Match(line) is { Success: true } id)
             {
                 draft.AddListed(last.Bus, last.Dev, id.Groups["id"].Value.ToLowerInvariant(), Names.Clean(id.Groups["name"].Value));
-            }
-
-            if (path.Count > 0 && RootLine().IsMatch(line))
-            {
-                path.Clear();
             }
         }
 

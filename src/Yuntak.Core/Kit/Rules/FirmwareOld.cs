@@ -2,7 +2,6 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -34,8 +33,6 @@ public sealed class FirmwareOld : IRule
             Subject.Of(host.Host),
             $"{host.Host.Name}'s firmware is of {made:yyyy}",
             $"It was made on {made:O}. Look whether the board's maker has a newer one, and what it mends; never cut the power while it is installed.",
-            () => [new Fix("I have looked", Looked(host.Host, read))]
+            () => [new Fix("I have looked", KitEdits.Tick(host.Host.Id, Readiness.FirmwareDate, read))]
         );
-
-    private static Edit Looked(Host host, DateOnly on) => KitEdits.Tick(host.Id, Readiness.FirmwareDate, on);
 }

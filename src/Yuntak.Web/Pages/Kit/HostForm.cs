@@ -119,10 +119,7 @@ public sealed record HostForm(
             _ => null,
         };
 
-    private static string Text(bool? known) =>
-        known is null ? ""
-        : known.Value ? Yes
-        : No;
+    private static string Text(bool? known) => known.YesNo() ?? "";
 
     private static string Text(IFormattable? number) => number?.ToString(null, CultureInfo.InvariantCulture) ?? "";
 }
