@@ -58,8 +58,8 @@ internal static class ExportCommand
 
         Console.Write(
             json
-                ? JsonAnswers.Files(stacks.Select(g => (g.Name, $"{Names.Slug(g.Name)}/compose.yaml", ComposeFile.Of(g)))) + "\n"
-                : ComposeFile.Of(stacks.Count == 1 ? stacks[0].Name : lab.Name, stacks)
+                ? JsonAnswers.Files(stacks.Select(g => (g.Name, $"{Names.Slug(g.Name)}/compose.yaml", ComposeFile.Of(g, lab.Book)))) + "\n"
+                : ComposeFile.Of(stacks.Count == 1 ? stacks[0].Name : lab.Name, stacks, lab.Book)
         );
         return 0;
     }

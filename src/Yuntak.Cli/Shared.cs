@@ -1,5 +1,6 @@
 using System.CommandLine;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
@@ -45,16 +46,8 @@ internal static class Shared
     /// <summary>Reads a lab file. Names every problem when it cannot.</summary>
     public static Lab? ReadLab(string path, bool json)
     {
-        using var stream = Open(path, json);
-        if (stream is null)
+        if (ReadText(path, json) is not { } text)
         {
-            return null;
-        }
-
-        var text = TextDecoder.Read(stream, out var problem);
-        if (problem is not null)
-        {
-            Refuse([$"{path}: {problem}"], json);
             return null;
         }
 
@@ -65,6 +58,47 @@ internal static class Shared
         }
 
         return reading.Lab;
+    }
+
+    /// <summary>The profiles that come with Yuntak and those of a file, if one is named. Names every problem when it cannot be read.</summary>
+    public static ProfileBook? ReadBook(string? path, bool json)
+    {
+        if (path is null)
+        {
+            return ProfileBook.Standard;
+        }
+
+        if (ReadText(path, json) is not { } text)
+        {
+            return null;
+        }
+
+        var reading = ProfileFile.Read(text);
+        if (reading.Profiles is { } profiles)
+        {
+            return ProfileBook.With(profiles);
+        }
+
+        Refuse([.. reading.Problems.Select(p => $"{path}: {p}")], json);
+        return null;
+    }
+
+    private static string? ReadText(string path, bool json)
+    {
+        using var stream = Open(path, json);
+        if (stream is null)
+        {
+            return null;
+        }
+
+        var text = TextDecoder.Read(stream, out var problem);
+        if (problem is null)
+        {
+            return text;
+        }
+
+        Refuse([$"{path}: {problem}"], json);
+        return null;
     }
 
     /// <summary>Writes a lab file beside the old one and puts it in its place; the old one stays with <c>.before</c> at its end. Says why when it cannot.</summary>

@@ -20,25 +20,44 @@ internal static class SizeCommand
         var loads = new Argument<string[]>("LOADS") { Description = "How much of it: load=value.", Arity = ArgumentArity.ZeroOrMore };
         var kind = new Option<string?>("--kind") { Description = "machine, system-container or app-stack; the one advised when left out." };
         var list = new Option<bool>("--list") { Description = "Name the profiles and what they ask." };
+        var own = new Option<string?>("--profiles")
+        {
+            Description = "A profile file, or a lab file with profiles of its own, to use as well.",
+        };
         var json = Shared.Json();
-        var command = new Command("size", "Say what a service needs.") { profile, loads, kind, list, json };
+        var command = new Command("size", "Say what a service needs.") { profile, loads, kind, list, own, json };
         command.SetAction(parsed =>
-            parsed.GetValue(list)
-                ? List(parsed.GetValue(json))
-                : Run(parsed.GetValue(profile), parsed.GetValue(loads) ?? [], parsed.GetValue(kind), parsed.GetValue(json))
-        );
+        {
+            var asJson = parsed.GetValue(json);
+            if (Shared.ReadBook(parsed.GetValue(own), asJson) is not { } book)
+            {
+                return Shared.CouldNotRead;
+            }
+
+            try
+            {
+                return parsed.GetValue(list)
+                    ? List(book, asJson)
+                    : Run(book, parsed.GetValue(profile), parsed.GetValue(loads) ?? [], parsed.GetValue(kind), asJson);
+            }
+            catch (EditRefused refused)
+            {
+                Shared.Refuse([refused.Message], asJson);
+                return Shared.CouldNotRead;
+            }
+        });
         return command;
     }
 
-    private static int List(bool json)
+    private static int List(ProfileBook book, bool json)
     {
         if (json)
         {
-            Console.WriteLine(JsonAnswers.Profiles());
+            Console.WriteLine(JsonAnswers.Profiles(book));
             return 0;
         }
 
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in book.All)
         {
             Console.WriteLine($"{profile.Id}: {profile.Summary}");
             foreach (var load in profile.Loads)
@@ -53,37 +72,29 @@ internal static class SizeCommand
         return 0;
     }
 
-    private static int Run(string? id, string[] loads, string? kind, bool json)
+    private static int Run(ProfileBook book, string? id, string[] loads, string? kind, bool json)
     {
-        try
+        var profile =
+            book.Find(id ?? "")
+            ?? throw new EditRefused(
+                $"{(id is null ? "Name a profile" : $"There is no profile called «{id}»")}. There are: {string.Join(", ", book.All.Select(p => p.Id))}."
+            );
+        var chosen = kind is null
+            ? Packaging.For(profile).Kind
+            : SizeAnswer.KindOf(kind)
+                ?? throw new EditRefused($"--kind is one of {string.Join(", ", SizeAnswer.KindWords)}, not «{kind}».");
+        var want = new Want(profile.Id, [.. loads.Select(l => Load(profile, l))]);
+        var sizing = Sizing.Of(new Guest(new GuestId(profile.Id), profile.Name, chosen, [want], SizeOverrides.None), book);
+        if (json)
         {
-            var profile =
-                ProfileBook.Find(id ?? "")
-                ?? throw new EditRefused(
-                    $"{(id is null ? "Name a profile" : $"There is no profile called «{id}»")}. There are: {string.Join(", ", ProfileBook.All.Select(p => p.Id))}."
-                );
-            var chosen = kind is null
-                ? Packaging.For(profile).Kind
-                : SizeAnswer.KindOf(kind)
-                    ?? throw new EditRefused($"--kind is one of {string.Join(", ", SizeAnswer.KindWords)}, not «{kind}».");
-            var want = new Want(profile.Id, [.. loads.Select(l => Load(profile, l))]);
-            var sizing = Sizing.Of(new Guest(new GuestId(profile.Id), profile.Name, chosen, [want], SizeOverrides.None));
-            if (json)
-            {
-                Console.WriteLine(JsonAnswers.Size(sizing));
-            }
-            else
-            {
-                Print(sizing);
-            }
+            Console.WriteLine(JsonAnswers.Size(sizing));
+        }
+        else
+        {
+            Print(sizing);
+        }
 
-            return 0;
-        }
-        catch (EditRefused refused)
-        {
-            Shared.Refuse([refused.Message], json);
-            return Shared.CouldNotRead;
-        }
+        return 0;
     }
 
     private static LoadValue Load(Profile profile, string text)

@@ -146,8 +146,28 @@ internal static class Gens
             ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : []
         );
 
-    private static readonly Gen<Want> AnyWant =
-        from profile in Pick.From([.. ProfileBook.All])
+    /// <summary>A profile somebody made from one that comes with Yuntak: in its place, or beside it under a name of its own.</summary>
+    public static readonly Gen<Profile> AnyProfile =
+        from like in Pick.From([.. ProfileBook.Standard.All])
+        from factor in Gen.Double[0, 3]
+        from beside in Gen.Int[0, 4]
+        from hour in Gen.Int[0, 30]
+        from name in AnyName
+        select ProfileTerms.All.Aggregate(
+            like with
+            {
+                Id = beside == 0 ? like.Id : $"own-{beside}",
+                Name = Names.Clean(name) is { Length: > 0 } clean ? clean : like.Name,
+                Shape = hour < 24 ? new DayShape([.. like.Shape.Weights.Select((w, n) => n == hour ? 1 : w)]) : like.Shape,
+                FirstStartMinutes = hour,
+                StartOrder = hour * 3,
+                Caution = hour > 20 ? "Mind: \"the\" step" : null,
+            },
+            (p, terms) => terms.With(p, [.. terms.Of(p).Select(t => t with { Amount = t.Amount * factor / 3 })])
+        );
+
+    private static Gen<Want> AnyWant(Profile[] own) =>
+        from profile in Pick.From([.. ProfileBook.With([.. own]).All])
         from shares in Gen.Double[0, 1].Array[profile.Loads.Count]
         from said in Gen.Bool.Array[profile.Loads.Count]
         select new Want(
@@ -162,11 +182,11 @@ internal static class Gens
             ]
         );
 
-    private static readonly Gen<Guest> AnyGuest =
+    private static Gen<Guest> AnyGuest(Profile[] own) =>
         from name in AnyName
         from kind in Gen.Enum<GuestKind>()
         from importance in Gen.Enum<Importance>()
-        from wants in AnyWant.Array[1, 3]
+        from wants in AnyWant(own).Array[1, 3]
         from memory in AnySize
         from which in Gen.Int[0, 15]
         select new Guest(
@@ -185,19 +205,23 @@ internal static class Gens
             which == 3 ? ByteSize.FromMiB(512) : null,
             which == 4 ? "registry.example/a:1.0" : null,
             which > 9 ? [new FolderMount("/srv/a b", "/data", which == 10)] : [],
-            Devices: which == 5 ? ["0000:01:00.0", "0000:02:00.0"] : []
+            Devices: which == 5 ? ["0000:01:00.0", "0000:02:00.0"] : [],
+            Privileged: which == 6,
+            MadeFor: which is 7 or 8 ? "aarch64" : null,
+            HealthCheckMinutes: which == 9 ? 3 : null
         );
 
     /// <summary>A lab with up to four hosts and eight guests, some of them placed.</summary>
     public static readonly Gen<Lab> AnyLab =
         from hosts in AnyHost.Array[0, 4]
-        from guests in AnyGuest.Array[0, 8]
-        from places in Gen.Int[0, 5].Array[8]
-        select Build(hosts, guests, places);
+        from own in AnyProfile.Array[0, 2]
+        from guests in AnyGuest([.. own.DistinctBy(p => p.Id)]).Array[0, 8]
+        from places in Gen.Int[0, 6].Array[8]
+        select Build(hosts, [.. own.DistinctBy(p => p.Id)], guests, places);
 
-    private static Lab Build(Host[] hosts, Guest[] guests, int[] places)
+    private static Lab Build(Host[] hosts, Profile[] own, Guest[] guests, int[] places)
     {
-        var lab = Lab.Empty("any lab");
+        var lab = ProfileEdits.Keep(own)(Lab.Empty("any lab")).Lab;
         foreach (var host in hosts)
         {
             lab = Try(lab, HostEdits.Add(host));
@@ -210,6 +234,14 @@ internal static class Gens
             if (lab.Guests.Count > before && places[n] < lab.Hosts.Count)
             {
                 lab = Try(lab, GuestEdits.Place(lab.Guests[^1].Id, lab.Hosts[places[n]].Id));
+            }
+            else if (
+                lab.Guests.Count > before
+                && places[n] > 4
+                && lab.Guests.FirstOrDefault(g => g.Kind != GuestKind.AppStack) is { } outer
+            )
+            {
+                lab = Try(lab, NestingEdits.RunIn(lab.Guests[^1].Id, outer.Id));
             }
         }
 

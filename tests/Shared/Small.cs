@@ -3,6 +3,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Tests;
 
@@ -36,6 +37,9 @@ internal static class Small
             SizeOverrides.None,
             Folders: kind == GuestKind.AppStack ? [new FolderMount($"/srv/{name}", "/data")] : []
         );
+
+    /// <summary>The size of a guest by the profiles that come with Yuntak.</summary>
+    public static Sizing Size(Guest guest) => Sizing.Of(guest, ProfileBook.Standard);
 
     /// <summary>A lab of these hosts, with nobody on them.</summary>
     public static Lab Lab(params Host[] hosts) =>

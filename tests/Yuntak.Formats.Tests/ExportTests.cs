@@ -6,6 +6,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 using Yuntak.Formats.Exports;
 using Yuntak.Tests;
 
@@ -22,7 +23,7 @@ public class ExportTests
             .Sample(
                 lab =>
                 {
-                    var tree = (JsonObject)JsonNode.Parse(Json(ComposeFile.Of(lab.Name, lab.Guests)))!;
+                    var tree = (JsonObject)JsonNode.Parse(Json(ComposeFile.Of(lab.Name, lab.Guests, lab.Book)))!;
                     // The specification has had a top-level name since 2022; the package's schema is older and does not know it.
                     tree["name"]!.GetValue<string>().ShouldMatch("^[a-z0-9][a-z0-9_-]*$");
                     tree.Remove("name");
@@ -45,7 +46,7 @@ public class ExportTests
             Folders = [new FolderMount("/srv/press book", "/data"), new FolderMount("/clay/photos", "/photos", true)],
         };
 
-        var service = JsonNode.Parse(Json(ComposeFile.Of(guest)))!["services"]!["press-book"]!;
+        var service = JsonNode.Parse(Json(ComposeFile.Of(guest, ProfileBook.Standard)))!["services"]!["press-book"]!;
 
         service["image"]!.GetValue<string>().ShouldBe("registry.example/pressbook:12.1");
         service["restart"]!.GetValue<string>().ShouldBe("unless-stopped");
@@ -66,7 +67,8 @@ public class ExportTests
             Small.Guest("owl watch", "camera-recorder", GuestKind.AppStack) with
             {
                 Folders = [new FolderMount("/srv/$HOME", "/data")],
-            }
+            },
+            ProfileBook.Standard
         );
         text.ShouldContain("${OWL_WATCH_IMAGE:?");
         text.ShouldContain("/srv/$$HOME");
@@ -77,7 +79,8 @@ public class ExportTests
     {
         var text = ComposeFile.Of(
             "lab",
-            [Small.Guest("a b", kind: GuestKind.AppStack), Small.Guest("a-b", kind: GuestKind.AppStack), Small.Guest("machine")]
+            [Small.Guest("a b", kind: GuestKind.AppStack), Small.Guest("a-b", kind: GuestKind.AppStack), Small.Guest("machine")],
+            ProfileBook.Standard
         );
         ((JsonObject)JsonNode.Parse(Json(text))!["services"]!).Select(s => s.Key).ShouldBe(["a-b", "a-b-2"]);
     }
@@ -85,9 +88,9 @@ public class ExportTests
     [Fact]
     public void Names_are_asked_over_both_protocols()
     {
-        var ports = JsonNode.Parse(Json(ComposeFile.Of(Small.Guest("names", "name-server", GuestKind.AppStack))))!["services"]!["names"]![
-            "ports"
-        ]!.AsArray();
+        var ports = JsonNode.Parse(Json(ComposeFile.Of(Small.Guest("names", "name-server", GuestKind.AppStack), ProfileBook.Standard)))![
+            "services"
+        ]!["names"]!["ports"]!.AsArray();
         ports.Select(p => $"{p!["target"]}/{p["protocol"]}").ShouldBe(["53/tcp", "53/udp"]);
     }
 

@@ -14,7 +14,9 @@ public sealed class Assessment
     private Assessment(Lab lab)
     {
         Lab = lab;
-        Guests = [.. lab.Guests.Select(Sizing.Of)];
+        var book = lab.Book;
+        var inner = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
+        Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id]))];
         sizings = Guests.ToDictionary(s => s.Guest.Id);
         var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
         Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]]))];
@@ -46,6 +48,7 @@ public sealed class Assessment
     /// <summary>The host of that id, if there is one.</summary>
     public HostAssessment? Host(HostId? id) => id is { } known ? hosts.GetValueOrDefault(known) : null;
 
-    /// <summary>The host a guest is put on, if any.</summary>
-    public HostAssessment? HostOf(Guest guest) => Host(guest.Placement?.Host);
+    /// <summary>The host a guest is put on, itself or inside another guest, if any.</summary>
+    public HostAssessment? HostOf(Guest guest) =>
+        guest.RunsIn is { } outer ? Host(sizings.GetValueOrDefault(outer)?.Guest.Placement?.Host) : Host(guest.Placement?.Host);
 }

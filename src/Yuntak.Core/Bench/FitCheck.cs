@@ -10,10 +10,17 @@ public static class FitCheck
     /// <summary>The answer for one guest and one host.</summary>
     public static FitAnswer Of(Assessment assessment, Guest guest, Host host)
     {
-        List<Sizing> others = [.. (assessment.Host(host.Id)?.Guests ?? []).Where(s => s.Guest.Id != guest.Id)];
-        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(guest), host, others);
-        var placed = guest with { Placement = placement };
-        var sizing = Sizing.Of(placed);
+        // An app stack inside another guest leaves it first: that one needs less then.
+        var lab = guest.RunsIn is null ? assessment.Lab : assessment.Lab.WithGuest(guest.Id, g => g with { RunsIn = null });
+        List<Sizing> others =
+        [
+            .. (assessment.Host(host.Id)?.Guests ?? [])
+                .Where(s => s.Guest.Id != guest.Id)
+                .Select(s => s.Guest.Id == guest.RunsIn ? Sizing.Of(lab, s.Guest) : s),
+        ];
+        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others);
+        var placed = guest with { Placement = placement, RunsIn = null };
+        var sizing = Sizing.Of(lab, placed);
         var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing]);
         return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
     }

@@ -18,8 +18,11 @@ public sealed class HostAssessment
     /// <summary>The host.</summary>
     public Host Host { get; }
 
-    /// <summary>The guests put on it, sized, in the lab's order.</summary>
+    /// <summary>The guests put on it, sized, in the lab's order. App stacks inside another guest are counted in that one.</summary>
     public IReadOnlyList<Sizing> Guests { get; }
+
+    /// <summary>The same with those inside others, each after the one it is in.</summary>
+    public IEnumerable<Sizing> AllGuests => Guests.SelectMany(g => g.Inner.Prepend(g));
 
     /// <summary>Its memory.</summary>
     public MemoryBudget Memory { get; }

@@ -9,7 +9,7 @@ public static class VolumePlacement
 {
     /// <summary>Where a guest's volumes go on a host. Pools of the names it uses already are kept when the host has them.</summary>
     public static Placement Choose(Lab lab, Guest guest, Host host) =>
-        Choose(Sizing.Of(guest), host, [.. lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(Sizing.Of)]);
+        Choose(Sizing.Of(lab, guest), host, [.. lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(lab, g))]);
 
     /// <summary>The same, where the guest and the others on the host are sized already.</summary>
     internal static Placement Choose(Sizing sizing, Host host, IReadOnlyList<Sizing> others)

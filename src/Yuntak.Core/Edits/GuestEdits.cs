@@ -20,7 +20,7 @@ public static class GuestEdits
                 throw new EditRefused($"A lab holds {MostGuests} guests at most.");
             }
 
-            var named = Sound(guest with { Name = FreeName(lab, guest.Name, except: null) });
+            var named = Sound(lab, guest with { Name = FreeName(lab, guest.Name, except: null) });
             var added = named with { Id = new GuestId(Names.IdFrom(named.Name, lab.Guests.Select(g => g.Id.Value))) };
             return new Changed(lab with { Guests = lab.Guests.With(added) }, $"{added.Name} asked for");
         };
@@ -31,7 +31,8 @@ public static class GuestEdits
         {
             var before = Existing(lab, id);
             var changed = change(before);
-            var after = Sound(changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) });
+            var named = changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) };
+            var after = Sound(lab, NestingEdits.Settled(lab, before, named));
             var words = LabDifference.Words(lab, before, lab, after);
             return new Changed(
                 lab.WithGuest(id, _ => after),
@@ -45,18 +46,19 @@ public static class GuestEdits
         {
             var guest = Existing(lab, id);
             var target = lab.Host(host) ?? throw new EditRefused("That host is no longer in the lab.");
-            if (guest.Placement?.Host == host)
+            if (guest.Placement?.Host == host && guest.RunsIn is null)
             {
                 return new Changed(lab, $"{guest.Name} stays on {target.Name}");
             }
 
             var placement = VolumePlacement.Choose(lab, guest, target);
-            var words = lab.Host(guest.Placement?.Host) is { } from
-                ? $"{guest.Name} moved {from.Name} → {target.Name}"
+            var words =
+                lab.Outer(guest) is { } outer ? $"{guest.Name} taken out of {outer.Name} and put on {target.Name}"
+                : lab.Host(guest.Placement?.Host) is { } from ? $"{guest.Name} moved {from.Name} → {target.Name}"
                 : $"{guest.Name} put on {target.Name}";
             // A device stays in its host: whoever moves away leaves it there.
             var left = guest.Devices.Count == 0 ? "" : $", leaving {Numbers.Count(guest.Devices.Count, "device")} behind";
-            return new Changed(lab.WithGuest(id, g => g with { Placement = placement, Devices = [] }), words + left);
+            return new Changed(lab.WithGuest(id, g => g with { Placement = placement, Devices = [], RunsIn = null }), words + left);
         };
 
     /// <summary>Takes a guest off its host; it stays in the lab, asked for.</summary>
@@ -64,10 +66,13 @@ public static class GuestEdits
         lab =>
         {
             var guest = Existing(lab, id);
-            var host = lab.Host(guest.Placement?.Host);
-            return host is null
+            var host = lab.HostOf(guest);
+            return host is null && guest.RunsIn is null
                 ? new Changed(lab, $"{guest.Name} is on no host")
-                : new Changed(lab.WithGuest(id, g => g with { Placement = null, Devices = [] }), $"{guest.Name} taken off {host.Name}");
+                : new Changed(
+                    lab.WithGuest(id, g => g with { Placement = null, Devices = [], RunsIn = null }),
+                    $"{guest.Name} taken off {lab.Outer(guest)?.Name ?? host?.Name}"
+                );
         };
 
     /// <summary>Puts a guest's volumes into other pools of its host.</summary>
@@ -98,7 +103,7 @@ public static class GuestEdits
                 throw new EditRefused($"{guest.Name} has only one thing to do, or no longer that one; there is nothing to split off.");
             }
 
-            var profile = ProfileBook.Get(guest.Wants[want].ProfileId);
+            var profile = lab.Book.Get(guest.Wants[want].ProfileId);
             var name = Enumerable
                 .Range(1, int.MaxValue)
                 .Select(n => n == 1 ? profile.Name : $"{profile.Name} {n}")
@@ -112,7 +117,8 @@ public static class GuestEdits
                 SizeOverrides.None,
                 guest.Placement,
                 guest.Importance,
-                Folders: guest.Kind == GuestKind.AppStack ? [AppStacks.DefaultFolder(name)] : []
+                Folders: guest.Kind == GuestKind.AppStack ? [AppStacks.DefaultFolder(name)] : [],
+                RunsIn: guest.RunsIn
             );
             return new Changed(Add(alone)(rest).Lab, $"{guest.Name} split: {name} is a guest of its own");
         };
@@ -122,12 +128,19 @@ public static class GuestEdits
         lab =>
         {
             var guest = Existing(lab, id);
-            return new Changed(lab with { Guests = lab.Guests.Without(g => g.Id == id) }, $"{guest.Name} removed");
+            var inside = lab.GuestsIn(id).Select(g => g.Name).ToList();
+            return new Changed(
+                lab with
+                {
+                    Guests = lab.Guests.Without(g => g.Id == id).Change(g => g.RunsIn == id, g => g with { RunsIn = null }),
+                },
+                $"{guest.Name} removed" + (inside.Count > 0 ? $"; {string.Join(", ", inside)} taken out of it" : "")
+            );
         };
 
-    private static Guest Existing(Lab lab, GuestId id) => lab.Guest(id) ?? throw new EditRefused("That guest is no longer in the lab.");
+    internal static Guest Existing(Lab lab, GuestId id) => lab.Guest(id) ?? throw new EditRefused("That guest is no longer in the lab.");
 
-    private static string FreeName(Lab lab, string typed, GuestId? except)
+    internal static string FreeName(Lab lab, string typed, GuestId? except)
     {
         var name = Names.Checked(typed, "guest");
         if (NameTaken(lab, name, except))
@@ -141,7 +154,9 @@ public static class GuestEdits
     private static bool NameTaken(Lab lab, string name, GuestId? except = null) =>
         lab.Guests.Any(g => g.Id != except && string.Equals(g.Name, name, StringComparison.OrdinalIgnoreCase));
 
-    private static Guest Sound(Guest guest)
+    /// <summary>The guest, when nothing about it is wrong.</summary>
+    /// <exception cref="EditRefused">Something is.</exception>
+    internal static Guest Sound(Lab lab, Guest guest)
     {
         if (guest.Wants.Count == 0)
         {
@@ -150,7 +165,7 @@ public static class GuestEdits
 
         foreach (var want in guest.Wants)
         {
-            var profile = ProfileBook.Find(want.ProfileId) ?? throw new EditRefused($"There is no profile called «{want.ProfileId}».");
+            var profile = lab.Book.Find(want.ProfileId) ?? throw new EditRefused($"There is no profile called «{want.ProfileId}».");
             foreach (var load in want.Load)
             {
                 Loads.Check(profile, load.Id, load.Value);
@@ -167,6 +182,11 @@ public static class GuestEdits
             throw new EditRefused($"{memory} is too little memory for a guest; 16 MiB is the least.");
         }
 
-        return guest;
+        if (guest.HealthCheckMinutes is < 1 or > 1_440)
+        {
+            throw new EditRefused($"A health check waits 1 to 1,440 minutes; {guest.HealthCheckMinutes} were given.");
+        }
+
+        return NestingEdits.Sound(lab, guest);
     }
 }

@@ -19,6 +19,7 @@ public static class LabDifference
             );
         }
 
+        changes.AddRange(ProfileWords(from, to).Select(w => new LabChange(ChangeKind.LabChanged, w, NeedsWork: false)));
         foreach (var host in to.Hosts)
         {
             AddHost(changes, from.Host(host.Id), host);
@@ -37,9 +38,9 @@ public static class LabDifference
                 .Select(g => new LabChange(
                     ChangeKind.GuestRetired,
                     $"{g.Name} goes",
-                    g.Placement?.Host,
+                    from.HostOf(g)?.Id,
                     g.Id,
-                    NeedsWork: g.Placement is not null
+                    NeedsWork: from.HostOf(g) is not null
                 ))
         );
         return changes;
@@ -51,8 +52,8 @@ public static class LabDifference
     /// <summary>What differs between two forms of one guest, in words.</summary>
     public static IReadOnlyList<string> Words(Lab labBefore, Guest before, Lab labAfter, Guest after)
     {
-        var was = Sizing.Of(before);
-        var becomes = Sizing.Of(after);
+        var was = Sizing.Of(labBefore, before);
+        var becomes = Sizing.Of(labAfter, after);
         List<string> words = [];
         Say(words, "called", before.Name, after.Name);
         Say(words, "packaged as", before.Kind.Words(), after.Kind.Words());
@@ -61,7 +62,13 @@ public static class LabDifference
         Say(words, "system disk", was.SystemDisk, becomes.SystemDisk);
         Say(words, "bulk data", was.Bulk, becomes.Bulk);
         Say(words, "may shrink to", before.MayShrinkTo?.ToString() ?? "no", after.MayShrinkTo?.ToString() ?? "no");
-        Say(words, "host", labBefore.Host(before.Placement?.Host)?.Name ?? "none", labAfter.Host(after.Placement?.Host)?.Name ?? "none");
+        if (before.RunsIn is null || before.RunsIn != after.RunsIn)
+        {
+            Say(words, "host", labBefore.HostOf(before)?.Name ?? "none", labAfter.HostOf(after)?.Name ?? "none");
+            Say(words, "runs in", labBefore.Outer(before)?.Name ?? "the host", labAfter.Outer(after)?.Name ?? "the host");
+        }
+
+        Say(words, "root inside is root on the host", before.Privileged.YesNo(), after.Privileged.YesNo());
         if (before.Placement is not null && after.Placement is not null)
         {
             Say(words, "pool", before.Placement.SystemPool ?? "none", after.Placement.SystemPool ?? "none");
@@ -78,10 +85,29 @@ public static class LabDifference
         return [.. words, .. PlanningWords(before, after)];
     }
 
+    private static IEnumerable<string> ProfileWords(Lab from, Lab to) =>
+        to
+            .Profiles.Concat(from.Profiles)
+            .Select(p => p.Id)
+            .Distinct(StringComparer.Ordinal)
+            .Select(id => (Before: from.Book.Own(id), After: to.Book.Own(id)))
+            .Where(p => p.Before != p.After)
+            .Select(p => ProfileWords(p.Before, p.After));
+
+    private static string ProfileWords(Profile? before, Profile? after) =>
+        after is null ? $"own profile {before!.Name} dropped"
+        : before is null ? $"own profile {after.Name} added"
+        : $"own profile {after.Name} changed";
+
     private static string Listed(ValueList<string> devices) => devices.Count == 0 ? "none" : string.Join(" and ", devices);
 
     private static IEnumerable<string> PlanningWords(Guest before, Guest after)
     {
+        if (before.MadeFor != after.MadeFor || before.HealthCheckMinutes != after.HealthCheckMinutes)
+        {
+            yield return "what is known of its image changed";
+        }
+
         if (before.Importance != after.Importance)
         {
             yield return after.Importance switch
@@ -148,7 +174,7 @@ public static class LabDifference
         var before = from.Guest(after.Id);
         if (before is null)
         {
-            var host = to.Host(after.Placement?.Host);
+            var host = to.HostOf(after);
             changes.Add(
                 host is null
                     ? new(ChangeKind.GuestBuilt, $"{after.Name} asked for", Guest: after.Id, NeedsWork: false)
@@ -158,23 +184,25 @@ public static class LabDifference
         }
 
         var words = Words(from, before, to, after);
-        var toHost = after.Placement?.Host;
+        var fromHost = from.HostOf(before)?.Id;
+        var toHost = to.HostOf(after)?.Id;
+        // An app stack that stays in its guest moves along with it.
+        var stays = fromHost == toHost || (after.RunsIn is not null && after.RunsIn == before.RunsIn && fromHost is not null);
         var kind =
-            before.Placement?.Host == toHost ? ChangeKind.GuestChanged
+            stays && toHost is not null ? ChangeKind.GuestChanged
+            : fromHost == toHost ? ChangeKind.GuestChanged
             : toHost is null ? ChangeKind.GuestRetired
-            : before.Placement is null ? ChangeKind.GuestBuilt
+            : fromHost is null ? ChangeKind.GuestBuilt
             : ChangeKind.GuestMoved;
         if (words.Count > 0)
         {
             var planning = PlanningWords(before, after).ToList();
-            var needsWork = words.Count > planning.Count && (before.Placement is not null || toHost is not null);
-            changes.Add(
-                new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? before.Placement?.Host, after.Id, NeedsWork: needsWork)
-            );
+            var needsWork = words.Count > planning.Count && (fromHost is not null || toHost is not null);
+            changes.Add(new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? fromHost, after.Id, NeedsWork: needsWork));
         }
 
         if (
-            before.Placement is not null
+            fromHost is not null
             && before.Life != after.Life
             && kind is ChangeKind.GuestChanged or ChangeKind.GuestMoved
             && before.Life != LifeStage.InService

@@ -20,17 +20,30 @@ public static class LabMerge
         var ticks = One(common.Ticks, theirs.Ticks, mine.Ticks, "the ticks", found);
         var hosts = Items(common.Hosts, theirs.Hosts, mine.Hosts, h => h.Id.Value, h => h.Name, found);
         var guests = Items(common.Guests, theirs.Guests, mine.Guests, g => g.Id.Value, g => g.Name, found);
+        var profiles = Items(common.Profiles, theirs.Profiles, mine.Profiles, p => p.Id, p => p.Name, found);
         clashes = found;
         if (found.Count > 0)
         {
             return null;
         }
 
-        var merged = new Lab(name, settings, hosts, guests, ticks);
+        var merged = new Lab(name, settings, hosts, guests, ticks, profiles);
         var dangling = merged.Guests.FirstOrDefault(g => g.Placement is not null && merged.Host(g.Placement.Host) is null);
         if (dangling is not null)
         {
             clashes = [$"{dangling.Name} (its host is gone)"];
+            return null;
+        }
+
+        var lost = merged.Guests.FirstOrDefault(g =>
+            (g.RunsIn is not null && merged.Outer(g) is null) || g.Wants.Any(w => merged.Book.Find(w.ProfileId) is null)
+        );
+        if (lost is not null)
+        {
+            clashes =
+            [
+                $"{lost.Name} ({(lost.RunsIn is not null && merged.Outer(lost) is null ? "the guest it runs in" : "its profile")} is gone)",
+            ];
             return null;
         }
 

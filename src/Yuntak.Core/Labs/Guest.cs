@@ -15,6 +15,10 @@ namespace Yuntak.Core.Labs;
 /// <param name="Folders">For an app stack: the folders that keep its data.</param>
 /// <param name="Life">How far it has come. Only what stands (as built) ever stops short of <see cref="LifeStage.InService"/>; in the draft every guest is meant to get there.</param>
 /// <param name="Devices">PCI functions of its host that are handed to it whole, by address. Machines only.</param>
+/// <param name="RunsIn">For an app stack: the machine or system container whose engine runs it, which then also holds its disks; null when the engine runs on the host itself.</param>
+/// <param name="Privileged">For a system container: whether root inside it is root on the host.</param>
+/// <param name="MadeFor">The processor family its image or install medium is made for, as the kernel names it; null until somebody says.</param>
+/// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
 public sealed record Guest(
     GuestId Id,
     string Name,
@@ -27,5 +31,9 @@ public sealed record Guest(
     string? Image = null,
     ValueList<FolderMount> Folders = default,
     LifeStage Life = LifeStage.InService,
-    ValueList<string> Devices = default
+    ValueList<string> Devices = default,
+    GuestId? RunsIn = null,
+    bool Privileged = false,
+    string? MadeFor = null,
+    int? HealthCheckMinutes = null
 );

@@ -1,3 +1,5 @@
+using Yuntak.Core.Wants;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>Everything one person looks after, as one immutable tree.</summary>
@@ -6,12 +8,14 @@ namespace Yuntak.Core.Labs;
 /// <param name="Hosts">In the order people see them.</param>
 /// <param name="Guests">In the order people see them.</param>
 /// <param name="Ticks">As built only: ids of runbook steps done whose change is not finished yet.</param>
+/// <param name="Profiles">Its own profiles: new ones, and those that stand in the place of one with the same id.</param>
 public sealed record Lab(
     string Name,
     LabSettings Settings,
     ValueList<Host> Hosts,
     ValueList<Guest> Guests,
-    ValueList<string> Ticks = default
+    ValueList<string> Ticks = default,
+    ValueList<Profile> Profiles = default
 )
 {
     /// <summary>A lab with nothing in it.</summary>
@@ -23,8 +27,20 @@ public sealed record Lab(
     /// <summary>The guest of that id, if there is one.</summary>
     public Guest? Guest(GuestId id) => Guests.FirstOrDefault(g => g.Id == id);
 
-    /// <summary>The guests put on a host.</summary>
+    /// <summary>Every profile it knows.</summary>
+    public ProfileBook Book => ProfileBook.With(Profiles);
+
+    /// <summary>The guests put on a host themselves; app stacks inside another guest are with that one.</summary>
     public IEnumerable<Guest> GuestsOn(HostId id) => Guests.Where(g => g.Placement?.Host == id);
+
+    /// <summary>The app stacks whose engine runs inside a guest.</summary>
+    public IEnumerable<Guest> GuestsIn(GuestId id) => Guests.Where(g => g.RunsIn == id);
+
+    /// <summary>The guest whose engine runs an app stack; null when its engine runs on the host itself.</summary>
+    public Guest? Outer(Guest guest) => guest.RunsIn is { } outer ? Guest(outer) : null;
+
+    /// <summary>The host a guest is on, itself or inside another guest; null while it is on none.</summary>
+    public Host? HostOf(Guest guest) => Host((Outer(guest) ?? guest).Placement?.Host);
 
     /// <summary>The same lab with one host changed.</summary>
     public Lab WithHost(HostId id, Func<Host, Host> change) => this with { Hosts = Hosts.Change(h => h.Id == id, change) };

@@ -8,12 +8,11 @@ namespace Yuntak.Core.Runbooks;
 internal static class ChangeRecipes
 {
     /// <summary>Other figures on the same host.</summary>
-    public static IEnumerable<StepDraft> Resize(Guest before, Guest after, IReadOnlyList<string> words)
+    public static IEnumerable<StepDraft> Resize(Sizing was, Sizing becomes, IReadOnlyList<string> words)
     {
-        var was = Sizing.Of(before);
-        var becomes = Sizing.Of(after);
+        var (before, after) = (was.Guest, becomes.Guest);
         var shrinks = becomes.SystemDisk < was.SystemDisk || becomes.Bulk < was.Bulk;
-        if (before.Kind != after.Kind || before.Placement != after.Placement || shrinks)
+        if (before.Kind != after.Kind || before.Placement != after.Placement || before.RunsIn != after.RunsIn || shrinks)
         {
             yield return Backup(before);
         }
@@ -31,12 +30,13 @@ internal static class ChangeRecipes
                     ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
                 : null
         );
-        yield return Start(after);
+        yield return Start(becomes);
     }
 
     /// <summary>To another host.</summary>
-    public static IEnumerable<StepDraft> Move(Guest guest, Host? from, Host to)
+    public static IEnumerable<StepDraft> Move(Sizing moving, Host? from, Host to)
     {
+        var guest = moving.Guest;
         var pool = guest.Placement?.SystemPool;
         var direct = pool is not null && from?.PoolNamed(pool) is not null;
         yield return Backup(guest);
@@ -57,7 +57,7 @@ internal static class ChangeRecipes
             "A disk or device stayed behind? Attach or replace it before you start it.",
             $"Bring it back to {from?.Name ?? "the old host"} the same way; do not delete it there yet."
         );
-        yield return Start(guest);
+        yield return Start(moving);
     }
 
     /// <summary>Off its host for good.</summary>
@@ -117,12 +117,12 @@ internal static class ChangeRecipes
             KeepsRunning: true
         );
 
-    private static StepDraft Start(Guest guest) =>
+    private static StepDraft Start(Sizing guest) =>
         new(
             LifeStage.Planned,
             "Start it and try it",
             [],
-            Math.Max(3, ProfileBook.Get(guest.Wants[0].ProfileId).FirstStartMinutes / 4),
+            Math.Max(3, guest.Leading.FirstStartMinutes / 4),
             "The service answers from another machine.",
             "Read the guest's own journal first, then the host's.",
             "Shut it down and go one step back."

@@ -80,14 +80,14 @@ public static class RunbookBuilder
             case ChangeKind.GuestBuilt:
                 return Life(plan, change, guest!, where);
             case ChangeKind.GuestMoved:
-                var from = plan.AsBuilt.Host(before!.Placement?.Host);
+                var from = plan.AsBuilt.HostOf(before!);
                 return Sequence(
                     plan,
                     change,
                     $"Move {guest!.Name} from {from?.Name} to {where}",
                     where,
-                    ChangeRecipes.Move(guest, from, host!),
-                    l => Ticks.Adopt(l, guest),
+                    ChangeRecipes.Move(plan.Assessment.Guest(guest.Id), from, host!),
+                    l => Ticks.Adopt(l, plan.Draft, guest),
                     before
                 );
             case ChangeKind.GuestChanged:
@@ -97,17 +97,17 @@ public static class RunbookBuilder
                     change,
                     $"Change {before!.Name} on {where}",
                     where,
-                    ChangeRecipes.Resize(before, guest!, words),
-                    l => Ticks.Adopt(l, guest!),
+                    ChangeRecipes.Resize(Sizing.Of(plan.AsBuilt, before!), plan.Assessment.Guest(guest!.Id), words),
+                    l => Ticks.Adopt(l, plan.Draft, guest!),
                     before
                 );
             default:
                 var stays = plan.Draft.Guest(change.Guest!.Value) is not null;
-                var stands = plan.AsBuilt.Host(before!.Placement?.Host)?.Name ?? where;
+                var stands = plan.AsBuilt.HostOf(before!)?.Name ?? where;
                 return Sequence(
                     plan,
                     change,
-                    $"Take {before.Name} off {stands}",
+                    $"Take {before!.Name} off {stands}",
                     stands,
                     ChangeRecipes.Retire(before, stays),
                     l => l with { Guests = l.Guests.Without(g => g.Id == before.Id) },
@@ -122,7 +122,8 @@ public static class RunbookBuilder
     /// <summary>The life of a guest: each tick brings what stands one stage further.</summary>
     private static RunbookSection Life(Plan plan, LabChange change, Guest guest, string where)
     {
-        var reached = plan.AsBuilt.Guest(guest.Id) is { Placement: not null } standing ? standing.Life : LifeStage.Planned;
+        var reached =
+            plan.AsBuilt.Guest(guest.Id) is { } standing && plan.AsBuilt.HostOf(standing) is not null ? standing.Life : LifeStage.Planned;
         List<RunbookStep> steps = [];
         foreach (var draft in GuestRecipes.For(guest, plan.Assessment))
         {
@@ -131,7 +132,7 @@ public static class RunbookBuilder
                     $"guest/{guest.Id}/{draft.Stage.Words().Replace(' ', '-')}",
                     where,
                     draft,
-                    Ticks.Reaches(guest, draft.Stage),
+                    Ticks.Reaches(plan.Draft, guest, draft.Stage),
                     steps
                 ) with
                 {

@@ -22,11 +22,16 @@ internal static class RunbookOrder
             yield return change;
         }
 
-        var waiting = changes.Where(c => c.Guest is not null).OrderBy(c => Phase(plan, c)).ThenBy(c => StartOrder(plan, c)).ToList();
+        var waiting = changes
+            .Where(c => c.Guest is not null)
+            .OrderBy(c => Phase(plan, c))
+            .ThenBy(c => Outer(plan, c) is not null)
+            .ThenBy(c => StartOrder(plan, c))
+            .ToList();
         var used = Assessment.Of(plan.AsBuilt).Hosts.ToDictionary(h => h.Host.Id, h => h.Memory.Committed.Value);
         while (waiting.Count > 0)
         {
-            var next = waiting.Find(c => FitsNow(plan, c, used)) ?? waiting[0];
+            var next = waiting.Find(c => !WaitsForOuter(plan, c, waiting) && FitsNow(plan, c, used)) ?? waiting[0];
             waiting.Remove(next);
             Settle(plan, next, used);
             yield return next;
@@ -43,6 +48,12 @@ internal static class RunbookOrder
         }
     }
 
+    /// <summary>The guest that what changes is planned to run in.</summary>
+    private static GuestId? Outer(Plan plan, LabChange change) => plan.Draft.Guest(change.Guest!.Value)?.RunsIn;
+
+    private static bool WaitsForOuter(Plan plan, LabChange change, List<LabChange> waiting) =>
+        Outer(plan, change) is { } outer && waiting.Exists(c => c.Guest == outer);
+
     private static int Phase(Plan plan, LabChange change) =>
         change.Kind switch
         {
@@ -53,10 +64,12 @@ internal static class RunbookOrder
             _ => 4,
         };
 
-    private static int StartOrder(Plan plan, LabChange change) =>
-        (plan.Draft.Guest(change.Guest!.Value) ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w =>
-            ProfileBook.Get(w.ProfileId).StartOrder
-        );
+    private static int StartOrder(Plan plan, LabChange change)
+    {
+        var planned = plan.Draft.Guest(change.Guest!.Value);
+        var book = (planned is null ? plan.AsBuilt : plan.Draft).Book;
+        return (planned ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w => book.Get(w.ProfileId).StartOrder);
+    }
 
     private static bool FitsNow(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used) =>
         change.Host is not { } host
@@ -69,12 +82,12 @@ internal static class RunbookOrder
         var before = plan.AsBuilt.Guest(change.Guest!.Value);
         if (before?.Placement?.Host is { } from)
         {
-            used[from] = used.GetValueOrDefault(from) - Needs(before);
+            used[from] = used.GetValueOrDefault(from) - Needs(plan.AsBuilt, before);
         }
 
         if (plan.Draft.Guest(change.Guest.Value) is { Placement: { } placement } after)
         {
-            used[placement.Host] = used.GetValueOrDefault(placement.Host) + Needs(after);
+            used[placement.Host] = used.GetValueOrDefault(placement.Host) + Needs(plan.Draft, after);
         }
     }
 
@@ -83,8 +96,11 @@ internal static class RunbookOrder
         var after = plan.Draft.Guest(change.Guest!.Value);
         var before = plan.AsBuilt.Guest(change.Guest.Value);
         var same = before?.Placement?.Host == after?.Placement?.Host;
-        return (after is null ? ByteSize.Zero : Needs(after)) - (before is not null && same ? Needs(before) : ByteSize.Zero);
+        return (after is null ? ByteSize.Zero : Needs(plan.Draft, after))
+            - (before is not null && same ? Needs(plan.AsBuilt, before) : ByteSize.Zero);
     }
 
-    private static ByteSize Needs(Guest guest) => new MemoryShare(guest, Sizing.Of(guest)).Committed;
+    /// <summary>What a guest takes of its host; one inside another takes it of that one.</summary>
+    private static ByteSize Needs(Lab lab, Guest guest) =>
+        guest.RunsIn is null ? new MemoryShare(guest, Sizing.Of(lab, guest)).Committed : ByteSize.Zero;
 }

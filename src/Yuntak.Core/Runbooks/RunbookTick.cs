@@ -1,5 +1,6 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -32,11 +33,19 @@ public static class RunbookTick
             return step.Tick(WithKnownFacts(asBuilt, draft));
         };
 
+    /// <summary>The draft's profiles, and those the draft has dropped while something that stands still follows them.</summary>
+    private static ValueList<Profile> KnownProfiles(Lab asBuilt, Lab draft) =>
+        [
+            .. draft.Profiles,
+            .. asBuilt.Profiles.Where(p => draft.Book.Find(p.Id) is null && asBuilt.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
+        ];
+
     private static Lab WithKnownFacts(Lab asBuilt, Lab draft) =>
         asBuilt with
         {
             Name = draft.Name,
             Settings = draft.Settings,
+            Profiles = KnownProfiles(asBuilt, draft),
             Hosts = asBuilt.Hosts.Change(h => draft.Host(h.Id) is not null, h => draft.Host(h.Id)! with { Pools = h.Pools }),
         };
 }

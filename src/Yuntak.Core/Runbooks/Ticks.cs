@@ -26,29 +26,36 @@ internal static class Ticks
         };
 
     /// <summary>A guest comes one stage further. When it is new, it stands from now on with the figures it was planned with.</summary>
-    public static Edit Reaches(Guest planned, LifeStage stage) =>
+    public static Edit Reaches(Lab draft, Guest planned, LifeStage stage) =>
         lab =>
         {
-            var stands = lab.Guest(planned.Id) is { Placement: not null };
+            var stands = lab.Guest(planned.Id) is { } known && lab.HostOf(known) is not null;
             var changed = stands
                 ? lab.WithGuest(planned.Id, g => g with { Life = stage })
-                : Stand(lab, AsFacts(planned) with { Life = stage });
+                : Stand(lab, AsFacts(draft, planned) with { Life = stage });
             return new Changed(changed, $"{planned.Name}: {stage.Words()}");
         };
 
     /// <summary>A guest takes over the planned figures, and stays as far in its life as it is.</summary>
-    public static Lab Adopt(Lab lab, Guest planned) =>
+    public static Lab Adopt(Lab lab, Lab draft, Guest planned) =>
         lab.Guest(planned.Id) is { } before
-            ? lab.WithGuest(planned.Id, _ => AsFacts(planned) with { Life = before.Life })
-            : Stand(lab, AsFacts(planned));
+            ? Stand(lab, AsFacts(draft, planned) with { Life = before.Life })
+            : Stand(lab, AsFacts(draft, planned));
 
     /// <summary>A guest with its advised figures written down, since what stands has figures, not advice.</summary>
-    public static Guest AsFacts(Guest guest)
+    public static Guest AsFacts(Lab draft, Guest guest)
     {
-        var sizing = Sizing.Of(guest);
+        var sizing = Sizing.Of(draft, guest);
         return guest with { Overrides = new SizeOverrides(sizing.Vcpu, sizing.Memory, sizing.SystemDisk, sizing.Bulk) };
     }
 
-    private static Lab Stand(Lab lab, Guest guest) =>
-        lab.Guest(guest.Id) is null ? lab with { Guests = lab.Guests.With(guest) } : lab.WithGuest(guest.Id, _ => guest);
+    private static Lab Stand(Lab lab, Guest guest)
+    {
+        if (guest.RunsIn is { } outer && (lab.Guest(outer) is not { } there || lab.HostOf(there) is null))
+        {
+            throw new EditRefused($"{guest.Name} runs inside another guest that does not stand yet. Build that one first.");
+        }
+
+        return lab.Guest(guest.Id) is null ? lab with { Guests = lab.Guests.With(guest) } : lab.WithGuest(guest.Id, _ => guest);
+    }
 }

@@ -5,8 +5,10 @@ namespace Yuntak.Core.Wants;
 /// <summary>The services a house comes to after the first ones: ways in, what links services together, measuring, reading, playing. Figures are common practice unless a term says otherwise.</summary>
 internal static class FurtherServices
 {
+    private const double GiBPerGB = 1e9 / (1L << 30);
     private const double BytesPerGB = 1e9;
-    private const double BytesPerGiB = 1L << 30;
+    private const double GBPerTB = 1000;
+    private const double GBPerMB = 1e-3;
     private const double BitsPerByte = 8;
     private const double DaysPerYear = 365.25;
     private const double MinutesPerDay = 1440;
@@ -108,7 +110,7 @@ internal static class FurtherServices
             "Numbers over time, drawn.",
             Family.Workshop,
             [
-                new("series", "Series", "", "{0} series", 2_000, 1, 10_000_000),
+                new("series", "Series", "", "{0} series", 2_000, 1, 1_000_000),
                 new("a-minute", "Samples of each a minute", "", "{0} samples a minute", 4, 0.01, 600, 0.01),
                 new("days", "Days kept", "days", "kept {0}", 365, 1, 3_660),
             ],
@@ -116,7 +118,7 @@ internal static class FurtherServices
             [new("busy", 0.1)],
             [new("server and charts", 1), new("series (1 GiB for 100,000)", 1.0 / 100_000, ["series"])],
             [new("system", 8)],
-            [new("1.5 bytes a sample × 1,440 minutes", 1.5 * MinutesPerDay, ["series", "a-minute", "days"])],
+            [new("1.5 bytes a sample × 1,440 minutes", 1.5 * MinutesPerDay / BytesPerGB, ["series", "a-minute", "days"])],
             DayShape.Flat,
             Small,
             "Published as images with named folders: an app stack."
@@ -134,7 +136,7 @@ internal static class FurtherServices
             [new("while reading text", 2)],
             [new("archive with its reader", 2)],
             [new("system and index", 8)],
-            [new("1 MB a page", DaysPerYear * 1e6, ["pages", "years"])],
+            [new("1 MB a page", DaysPerYear * GBPerMB, ["pages", "years"])],
             DayShape.WorkingDay,
             Small,
             "Published as images with named folders: an app stack."
@@ -152,7 +154,7 @@ internal static class FurtherServices
             [new("at rest", 0.05), new("listener", 0.2, ["listeners"])],
             [new("library", 0.5)],
             [new("system", 8)],
-            [new("library", BytesPerGB, ["library"], Trade: false)],
+            [new("library", 1, ["library"], Trade: false)],
             DayShape.Evening,
             Small,
             "Read-only access to the library is enough: an app stack."
@@ -214,17 +216,38 @@ internal static class FurtherServices
                 new("bits", "Bits for each", "bits", "{0} each", 4, 1, 32),
                 new("cores", "Cores while it answers", "", "{0} cores while it answers", 4, 2, 256),
                 new("models", "Models kept", "", "{0} kept", 1, 1, 100),
+                new("main-memory", "Kept in main memory, not on a graphics card", "", "in main memory", 1, 0, 1, YesNo: true),
             ],
             [new("at rest", 0.05)],
             [new("while it answers", 1, ["cores"])],
-            [new("parameters × bits ÷ 8 × 1.2", 1.2 * 1e9 / BitsPerByte / BytesPerGiB, ["parameters", "bits"]), new("to work in", 2)],
+            [new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits", "main-memory"]), new("to work in", 2)],
             [new("system", 16)],
-            [new("models on disk: parameters × bits ÷ 8", 1e9 / BitsPerByte, ["parameters", "bits", "models"], Trade: false)],
+            [new("models on disk: parameters × bits ÷ 8", 1 / BitsPerByte, ["parameters", "bits", "models"], Trade: false)],
             DayShape.Evening,
             [GuestKind.Machine, GuestKind.AppStack, GuestKind.SystemContainer],
             "A machine when a graphics card is handed over whole: its memory counts instead, when the model fits there.",
             Needs: ["a graphics card with memory enough, to spare the cores"],
-            StartOrder: 80
+            StartOrder: 80,
+            GraphicsMemory: [new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits"])]
+        ),
+        new(
+            ProfileBook.AppEngine,
+            "home for app stacks",
+            "A guest of its own whose engine runs other services' app stacks.",
+            Family.Workshop,
+            [],
+            [new("at rest", 0.02)],
+            [new("at rest", 0.02)],
+            [
+                new("small system with its own kernel", 0.5, Only: [GuestKind.Machine]),
+                new("small system", 0.125, Only: [GuestKind.SystemContainer]),
+            ],
+            [new("system and images", 8)],
+            [],
+            DayShape.Flat,
+            [GuestKind.Machine, GuestKind.SystemContainer],
+            "A machine keeps what breaks out of a stack inside. A system container is lighter and shares a graphics chip, behind a thinner wall.",
+            StartOrder: 15
         ),
     ];
 }

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wants;
@@ -31,5 +30,5 @@ public sealed record LoadSpec(
     public string Words(double value) =>
         YesNo && value <= 0
             ? ""
-            : string.Format(CultureInfo.InvariantCulture, Says, Numbers.Short(value) + (Unit.Length > 0 ? Numbers.ThinSpace + Unit : ""));
+            : Says.Replace("{0}", Numbers.Short(value) + (Unit.Length > 0 ? Numbers.ThinSpace + Unit : ""), StringComparison.Ordinal);
 }

@@ -13,21 +13,23 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
     private const double TenthMore = 0.1;
 
     /// <summary>The steps that change a guest most, the heaviest first. Counts go up by one, amounts by a tenth or by the step of their field.</summary>
+    /// <param name="lab">Its lab.</param>
     /// <param name="guest">The guest.</param>
     /// <param name="most">The most that are answered.</param>
-    public static IReadOnlyList<LoadStep> Heaviest(Guest guest, int most = 3)
+    public static IReadOnlyList<LoadStep> Heaviest(Lab lab, Guest guest, int most = 3)
     {
-        var before = Sizing.Of(guest);
+        var before = Sizing.Of(lab, guest);
+        var book = lab.Book;
         List<LoadStep> steps = [];
         for (var n = 0; n < guest.Wants.Count; n++)
         {
-            var profile = ProfileBook.Get(guest.Wants[n].ProfileId);
+            var profile = book.Get(guest.Wants[n].ProfileId);
             var load = new Load(profile, guest.Wants[n].Load);
             foreach (var spec in profile.Loads.Where(l => l is { YesNo: false, ForTheRecord: false }))
             {
                 var now = load[spec.Id];
                 var next = Math.Min(spec.Max, Next(spec, now));
-                if (next > now && Step(before, spec, now, next, Sizing.Of(With(guest, n, spec.Id, next))) is { } step)
+                if (next > now && Step(before, spec, now, next, Sizing.Of(lab, With(guest, n, spec.Id, next))) is { } step)
                 {
                     steps.Add(step);
                 }
@@ -64,7 +66,7 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
             return null;
         }
 
-        var instead = encode > 0 ? $"; an encoder that can do {Numbers.Short(encode)} Mpx/s more spares the cores" : "";
+        var instead = encode > 0 && cores > 1e-6 ? $"; an encoder that can do {Numbers.Short(encode)} Mpx/s more spares the cores" : "";
         var unit = spec.Unit.Length > 0 ? Numbers.ThinSpace + spec.Unit : "";
         var weight = Math.Max(
             cores / Math.Max(0.25, before.BusyCores.Value),

@@ -12,7 +12,7 @@ namespace Yuntak.Core.Wants;
 /// <param name="Busy">Cores kept busy at the busiest hour; at least the idle figure is used.</param>
 /// <param name="Memory">Memory in GiB before the margin.</param>
 /// <param name="SystemDisk">System disk in GiB.</param>
-/// <param name="Bulk">Bulk data in bytes.</param>
+/// <param name="Bulk">Bulk data in GB.</param>
 /// <param name="Shape">How the day goes.</param>
 /// <param name="MemoryFloorGiB">The least memory that makes sense, in GiB.</param>
 /// <param name="Needs">Devices it needs, in words.</param>
@@ -25,7 +25,10 @@ namespace Yuntak.Core.Wants;
 /// <param name="Encode">Pixels to encode, in Mpx/s.</param>
 /// <param name="Bandwidth">Streams over the network, in Mbit/s.</param>
 /// <param name="Accelerator">How busy it keeps an AI accelerator, as a share.</param>
-/// <param name="Scratch">Room for what is only needed while it works, in bytes.</param>
+/// <param name="Scratch">Room for what is only needed while it works, in GB.</param>
+/// <param name="ClientMemory">Memory of a machine that starts over the network from it, in GiB.</param>
+/// <param name="Fetch">What such a machine fetches at each start, in GB.</param>
+/// <param name="GraphicsMemory">Memory of a graphics card that would hold it in place of main memory, in GiB.</param>
 public sealed record Profile(
     string Id,
     string Name,
@@ -49,7 +52,10 @@ public sealed record Profile(
     ValueList<Term> Encode = default,
     ValueList<Term> Bandwidth = default,
     ValueList<Term> Accelerator = default,
-    ValueList<Term> Scratch = default
+    ValueList<Term> Scratch = default,
+    ValueList<Term> ClientMemory = default,
+    ValueList<Term> Fetch = default,
+    ValueList<Term> GraphicsMemory = default
 )
 {
     /// <summary>Whether only a machine will do.</summary>

@@ -16,7 +16,7 @@ public sealed record QuickAsk(Profile Profile, ValueList<LoadValue> Load)
             : $"{Profile.Name}, {string.Join(", ", Load.Select(l => Profile.Loads.First(s => s.Id == l.Id).Words(l.Value)))}";
 
     /// <summary>What the words may mean, the likeliest first. A number goes to the load that the word next to it names, else to the first the profile asks.</summary>
-    public static IReadOnlyList<QuickAsk> Of(string text)
+    public static IReadOnlyList<QuickAsk> Of(ProfileBook book, string text)
     {
         var parts = text.Split([' ', ',', '='], StringSplitOptions.RemoveEmptyEntries);
         var number = parts.Select(p => Numbers.TryParse(p, out var n) ? n : (double?)null).FirstOrDefault(n => n is not null);
@@ -28,7 +28,7 @@ public sealed record QuickAsk(Profile Profile, ValueList<LoadValue> Load)
 
         return
         [
-            .. ProfileBook
+            .. book
                 .All.Select(p => (Ask: Ask(p, words, number), Score: Score(p, words)))
                 .Where(a => a.Score > 0)
                 .OrderByDescending(a => a.Score)

@@ -11,13 +11,11 @@ public sealed class Sizing
     private readonly List<(Profile Profile, Load Load)> parts;
     private readonly double[] byHour = new double[DayShape.Hours];
 
-    private Sizing(Guest guest)
+    private Sizing(Guest guest, ProfileBook book, IReadOnlyList<Sizing> inner)
     {
         Guest = guest;
-        parts =
-        [
-            .. guest.Wants.Select(w => (Profile: ProfileBook.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load))),
-        ];
+        Inner = inner;
+        parts = [.. guest.Wants.Select(w => (Profile: book.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load)))];
         foreach (var part in parts)
         {
             var idle = Sum(part.Profile.Idle, part.Load);
@@ -30,26 +28,73 @@ public sealed class Sizing
             }
         }
 
+        foreach (var stack in inner)
+        {
+            IdleCores += stack.IdleCores;
+            BusyCores += stack.BusyCores;
+            for (var hour = 0; hour < DayShape.Hours; hour++)
+            {
+                byHour[hour] += stack.CoresAt(hour);
+            }
+        }
+
         var used = parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), p.Profile.MemoryFloorGiB / SizingRules.MemoryMargin));
-        ExpectedMemory = ByteSize.FromGiB(used);
+        ExpectedMemory = ByteSize.FromGiB(used) + EngineMemory + inner.Aggregate(ByteSize.Zero, (sum, s) => sum + s.InsideMemory);
         AdvisedVcpu = VcpuFigure();
         AdvisedMemory = MemoryFigure();
-        AdvisedSystemDisk = DiskFigure("system disk", p => p.SystemDisk, ByteSize.FromGiB, whole: ByteSize.FromGiB(1));
-        AdvisedBulk = DiskFigure("bulk data", p => p.Bulk, b => new ByteSize((long)Math.Ceiling(Math.Round(b, 3))), whole: new ByteSize(1));
+        AdvisedSystemDisk = DiskFigure("system disk", p => p.SystemDisk, ByteSize.FromGiB, ByteSize.FromGiB(1), s => s.SystemDisk);
+        AdvisedBulk = DiskFigure(
+            "bulk data",
+            p => p.Bulk,
+            b => new ByteSize((long)Math.Ceiling(Math.Round(b * 1e9, 3))),
+            new ByteSize(1),
+            s => s.Bulk
+        );
         Overhead = OverheadFigure();
-        EncodeMegapixels = SumFigure("pixels to encode", p => p.Encode, v => v, "what the load adds, in Mpx/s");
-        Bandwidth = SumFigure("over the network", p => p.Bandwidth, DataRate.FromMbps, "Σ bitrates");
+        EncodeMegapixels = SumFigure(
+            "pixels to encode",
+            p => p.Encode,
+            v => v,
+            "what the load adds, in Mpx/s",
+            s => s.EncodeMegapixels.Value
+        );
+        Bandwidth = SumFigure(
+            "over the network",
+            p => p.Bandwidth,
+            DataRate.FromMbps,
+            "Σ bitrates",
+            s => s.Bandwidth.Value.BitsPerSecond / 1e6
+        );
         AcceleratorShare = SumFigure(
             "of an AI accelerator",
             p => p.Accelerator,
             v => v,
-            "cameras × frames a second × looks × time of a look"
+            "cameras × frames a second × looks × time of a look",
+            s => s.AcceleratorShare.Value
         );
-        Scratch = DiskFigure("scratch space", p => p.Scratch, b => new ByteSize((long)Math.Round(b)), whole: new ByteSize(1));
+        ClientMemory = SumFigure("memory of a machine started from it", p => p.ClientMemory, ByteSize.FromGiB, "image + 1 GiB", _ => 0);
+        Fetch = SumFigure("fetched at each start", p => p.Fetch, b => new ByteSize((long)Math.Round(b * 1e9)), "the image", _ => 0);
+        GraphicsMemory = SumFigure(
+            "memory of a graphics card",
+            p => p.GraphicsMemory,
+            ByteSize.FromGiB,
+            "parameters × bits ÷ 8 × 1.2",
+            s => s.GraphicsMemory.Value.GiB
+        );
+        Scratch = DiskFigure(
+            "scratch space",
+            p => p.Scratch,
+            b => new ByteSize((long)Math.Round(b * 1e9)),
+            new ByteSize(1),
+            s => s.Scratch.Value
+        );
     }
 
     /// <summary>The guest that was sized.</summary>
     public Guest Guest { get; }
+
+    /// <summary>The app stacks whose engine runs inside it; what they need is counted in its own figures.</summary>
+    public IReadOnlyList<Sizing> Inner { get; }
 
     /// <summary>Cores kept busy at rest.</summary>
     public Cores IdleCores { get; }
@@ -87,6 +132,15 @@ public sealed class Sizing
     /// <summary>Room that is only needed while it works, best on flash.</summary>
     public Figure<ByteSize> Scratch { get; }
 
+    /// <summary>Memory a machine needs that starts over the network from it.</summary>
+    public Figure<ByteSize> ClientMemory { get; }
+
+    /// <summary>What such a machine fetches at each start.</summary>
+    public Figure<ByteSize> Fetch { get; }
+
+    /// <summary>Memory of a graphics card that would hold it, in place of main memory.</summary>
+    public Figure<ByteSize> GraphicsMemory { get; }
+
     /// <summary>Virtual processors given.</summary>
     public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
 
@@ -111,12 +165,25 @@ public sealed class Sizing
     /// <summary>The services of the guest with their loads.</summary>
     public IEnumerable<(Profile Profile, Load Load)> Parts => parts;
 
-    /// <summary>Sizes a guest.</summary>
-    public static Sizing Of(Guest guest) => new(guest);
+    /// <summary>Sizes a guest with the profiles of its lab, and with the app stacks inside it.</summary>
+    public static Sizing Of(Lab lab, Guest guest) => Of(guest, lab.Book, guest.Kind == GuestKind.AppStack ? [] : lab.GuestsIn(guest.Id));
+
+    /// <summary>Sizes a guest by itself.</summary>
+    /// <exception cref="KeyNotFoundException">The book has no profile of that id.</exception>
+    public static Sizing Of(Guest guest, ProfileBook book) => Of(guest, book, []);
+
+    /// <summary>Sizes a guest with the app stacks inside it.</summary>
+    internal static Sizing Of(Guest guest, ProfileBook book, IEnumerable<Guest> inner) =>
+        new(guest, book, [.. inner.Select(g => Of(g, book))]);
 
     /// <summary>Cores kept busy at an hour of the day: idle + (busy − idle) × weight, summed over the guest's services.</summary>
     /// <param name="hour">0 to 23.</param>
     public double CoresAt(int hour) => byHour[hour];
+
+    private ByteSize EngineMemory => Inner.Count > 0 || Follows(ProfileBook.AppEngine) ? SizingRules.AppEngineMemory : ByteSize.Zero;
+
+    /// <summary>What it takes of the memory of the guest it runs in.</summary>
+    private ByteSize InsideMemory => ByteSize.Min(ExpectedMemory, Memory) + Overhead.Value;
 
     private double Sum(ValueList<Term> terms, Load load)
     {
@@ -139,6 +206,7 @@ public sealed class Sizing
             "busy cores × 1.25, rounded up, at least 1",
             () =>
                 Inputs(p => p.Busy.Count > 0 ? p.Busy : p.Idle, v => new Cores(v))
+                    .Concat(Inside(s => s.BusyCores))
                     .Append(new("busy cores", BusyCores))
                     .Append(new("margin", SizingRules.ProcessorMargin, Origin.Assumed)),
             Source.CommonPractice
@@ -160,27 +228,43 @@ public sealed class Sizing
                                 Origin.Assumed
                             ))
                     )
+                    .Concat(EngineMemory > ByteSize.Zero ? [new("app engine", EngineMemory, Origin.Assumed)] : [])
+                    .Concat(Inside(s => s.InsideMemory))
                     .Append(new("expected use", ExpectedMemory))
                     .Append(new("margin", SizingRules.MemoryMargin, Origin.Assumed)),
             Source.CommonPractice
         );
 
-    private Figure<ByteSize> DiskFigure(string label, Func<Profile, ValueList<Term>> terms, Func<double, ByteSize> size, ByteSize whole) =>
+    private Figure<ByteSize> DiskFigure(
+        string label,
+        Func<Profile, ValueList<Term>> terms,
+        Func<double, ByteSize> size,
+        ByteSize whole,
+        Func<Sizing, ByteSize> ofInner
+    ) =>
         Figure.Of(
             label,
-            size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole),
+            Inner.Aggregate(size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole), (sum, s) => sum + ofInner(s)),
             whole.Bytes > 1 ? "base + what the load adds, rounded up to 1 GiB" : "what the load adds",
-            () => Inputs(terms, v => size(v)),
+            () => Inputs(terms, v => size(v)).Concat(Inside(s => ofInner(s)).Where(i => i.Value is not ByteSize { Bytes: 0 })),
             Source.CommonPractice
         );
 
-    private Figure<T> SumFigure<T>(string label, Func<Profile, ValueList<Term>> terms, Func<double, T> unit, string formula)
+    private Figure<T> SumFigure<T>(
+        string label,
+        Func<Profile, ValueList<Term>> terms,
+        Func<double, T> unit,
+        string formula,
+        Func<Sizing, double> ofInner
+    )
         where T : notnull =>
         Figure.Of(
             label,
-            unit(parts.Sum(p => Sum(terms(p.Profile), p.Load))),
+            unit(parts.Sum(p => Sum(terms(p.Profile), p.Load)) + Inner.Sum(ofInner)),
             formula,
-            () => Inputs(terms, v => unit(v)),
+            () =>
+                Inputs(terms, v => unit(v))
+                    .Concat(Inner.Where(s => ofInner(s) > 0).Select(s => new FigureInput(s.Guest.Name, unit(ofInner(s))))),
             Source.CommonPractice
         );
 
@@ -203,6 +287,9 @@ public sealed class Sizing
             PageTables
         );
     }
+
+    private IEnumerable<FigureInput> Inside(Func<Sizing, object> value) =>
+        Inner.Select(s => new FigureInput($"{s.Guest.Name}, inside it", value(s)));
 
     private IEnumerable<FigureInput> Inputs(Func<Profile, ValueList<Term>> terms, Func<double, object> unit)
     {

@@ -21,6 +21,9 @@ public static class SizingRules
     /// <summary>What each application container costs its host beside what runs in it; common practice.</summary>
     public static readonly ByteSize AppContainerOverhead = ByteSize.FromMiB(8);
 
+    /// <summary>What an app engine in a guest of its own takes of that guest's memory; common practice.</summary>
+    public static readonly ByteSize AppEngineMemory = ByteSize.FromMiB(100);
+
     /// <summary>Rounds memory up to a figure people type: 64 MiB steps below 1 GiB, 256 MiB below 4, 512 MiB below 16, 1 GiB above.</summary>
     public static ByteSize RoundUp(ByteSize memory) =>
         memory.RoundUpTo(

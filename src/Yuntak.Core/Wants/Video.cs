@@ -32,6 +32,6 @@ public static class Video
     /// <summary>The share of a link's goodput that streams may take; common practice.</summary>
     public const double LinkShare = 0.7;
 
-    /// <summary>Bytes of scratch space that a running conversion may need: bitrate × length of the film.</summary>
-    public static double ScratchBytes(double mbps) => mbps * 1e6 / 8 * FilmHours * 3600;
+    /// <summary>GB of scratch space that a running conversion may need: bitrate × length of the film.</summary>
+    public static double ScratchGB(double mbps) => mbps / 1000 / 8 * FilmHours * 3600;
 }

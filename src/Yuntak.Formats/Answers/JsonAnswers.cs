@@ -63,7 +63,7 @@ public static class JsonAnswers
     public static string Size(Sizing sizing) => Text(SizeAnswer.Of(sizing));
 
     /// <summary>What <c>size --list --json</c> answers.</summary>
-    public static string Profiles() => Text(new JsonObject { ["profiles"] = SizeAnswer.Profiles() });
+    public static string Profiles(ProfileBook book) => Text(new JsonObject { ["profiles"] = SizeAnswer.Profiles(book) });
 
     /// <summary>What <c>check --json</c> answers.</summary>
     public static string Check(Assessment lab) =>

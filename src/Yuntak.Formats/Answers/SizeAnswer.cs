@@ -26,6 +26,9 @@ public static class SizeAnswer
             ["megapixelsPerSecond"] = Math.Round(sizing.EncodeMegapixels.Value, 6),
             ["acceleratorShare"] = Math.Round(sizing.AcceleratorShare.Value, 6),
             ["bandwidthBitsPerSecond"] = Math.Round(sizing.Bandwidth.Value.BitsPerSecond),
+            ["graphicsMemoryBytes"] = sizing.GraphicsMemory.Value.Bytes,
+            ["clientMemoryBytes"] = sizing.ClientMemory.Value.Bytes,
+            ["fetchBytes"] = sizing.Fetch.Value.Bytes,
             ["recommendedKind"] = LabFileNames.Kinds.WordFor(packaging.Kind),
             ["reasons"] = new JsonArray([.. packaging.Reasons.Select(r => (JsonNode)r)]),
             ["working"] = new JsonArray([.. Figures(sizing).SelectMany(Working)]),
@@ -40,9 +43,10 @@ public static class SizeAnswer
         LabFileNames.Kinds.Where(k => k.Word == word).Select(k => (GuestKind?)k.Value).FirstOrDefault();
 
     /// <summary>Every profile with what it asks.</summary>
-    public static JsonArray Profiles() =>
+    /// <param name="book">The profiles to name.</param>
+    public static JsonArray Profiles(ProfileBook book) =>
         new([
-            .. ProfileBook.All.Select(p => new JsonObject
+            .. book.All.Select(p => new JsonObject
             {
                 ["profile"] = p.Id,
                 ["name"] = p.Name,
@@ -72,6 +76,9 @@ public static class SizeAnswer
                 (sizing.EncodeMegapixels, sizing.EncodeMegapixels.Value > 0),
                 (sizing.Bandwidth, sizing.Bandwidth.Value.BitsPerSecond > 0),
                 (sizing.AcceleratorShare, sizing.AcceleratorShare.Value > 0),
+                (sizing.GraphicsMemory, sizing.GraphicsMemory.Value > ByteSize.Zero),
+                (sizing.ClientMemory, sizing.ClientMemory.Value > ByteSize.Zero),
+                (sizing.Fetch, sizing.Fetch.Value > ByteSize.Zero),
             }
                 .Where(f => f.Says)
                 .Select(f => f.Figure)

@@ -10,32 +10,36 @@ namespace Yuntak.Formats.Exports;
 public static class ComposeFile
 {
     /// <summary>The file of one app stack.</summary>
-    public static string Of(Guest guest) => Of(guest.Name, [guest]);
+    /// <param name="guest">The app stack.</param>
+    /// <param name="book">The profiles of its lab.</param>
+    public static string Of(Guest guest, ProfileBook book) => Of(guest.Name, [guest], book);
 
     /// <summary>One file with a service for each app stack.</summary>
     /// <param name="project">The project's name.</param>
     /// <param name="stacks">The app stacks; others are passed over.</param>
-    public static string Of(string project, IEnumerable<Guest> stacks) => YamlTreeWriter.Write(Tree(project, stacks));
+    /// <param name="book">The profiles of their lab.</param>
+    public static string Of(string project, IEnumerable<Guest> stacks, ProfileBook book) =>
+        YamlTreeWriter.Write(Tree(project, stacks, book));
 
     /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
     public static string ImageVariable(string guestName) => Names.Slug(guestName).Replace('-', '_').ToUpperInvariant() + "_IMAGE";
 
-    private static JsonObject Tree(string project, IEnumerable<Guest> stacks)
+    private static JsonObject Tree(string project, IEnumerable<Guest> stacks, ProfileBook book)
     {
         var services = new JsonObject();
         foreach (var guest in stacks.Where(g => g.Kind == GuestKind.AppStack))
         {
             var name = Names.IdFrom(guest.Name, services.Select(s => s.Key));
-            services[name] = Service(guest, name);
+            services[name] = Service(guest, name, book);
         }
 
         // A project's name begins with a letter or digit and holds no spaces.
         return new JsonObject { ["name"] = Names.Slug(project), ["services"] = services };
     }
 
-    private static JsonObject Service(Guest guest, string name)
+    private static JsonObject Service(Guest guest, string name, ProfileBook book)
     {
-        var sizing = Sizing.Of(guest);
+        var sizing = Sizing.Of(guest, book);
         var service = new JsonObject
         {
             // Without an image the engine stops with this message instead of running something unknown.

@@ -7,11 +7,11 @@ namespace Yuntak.Formats.LabFiles;
 /// <summary>Builds a guest from its part of a lab file.</summary>
 internal static class GuestReader
 {
-    public static Guest Read(NodeReader node, List<Host> hosts)
+    public static Guest Read(NodeReader node, List<Host> hosts, ProfileBook book)
     {
         var name = node.Text("name", needed: true) ?? "?";
         var kind = node.Word("kind", LabFileNames.Kinds, GuestKind.Machine, needed: true);
-        ValueList<Want> wants = [.. node.Maps("wants", needed: true).Select(Want).OfType<Want>()];
+        ValueList<Want> wants = [.. node.Maps("wants", needed: true).Select(w => Want(w, book)).OfType<Want>()];
         return new Guest(
             new GuestId("new"),
             name,
@@ -33,11 +33,14 @@ internal static class GuestReader
             node.Text("image"),
             [.. node.Maps("folders").Select(Folder)],
             node.Word("life", LabFileNames.Stages, LifeStage.InService),
-            [.. node.Texts("devices")]
+            [.. node.Texts("devices")],
+            Privileged: node.Flag("privileged") ?? false,
+            MadeFor: node.Text("made-for"),
+            HealthCheckMinutes: node.Whole("health-check-minutes", 0, 1440)
         );
     }
 
-    private static Want? Want(NodeReader map)
+    private static Want? Want(NodeReader map, ProfileBook book)
     {
         var id = map.Text("profile", needed: true);
         var load = map.Map("load");
@@ -47,10 +50,10 @@ internal static class GuestReader
             return null;
         }
 
-        var profile = ProfileBook.Find(id);
+        var profile = book.Find(id);
         if (profile is null)
         {
-            map.Problem("profile", $"one of {string.Join(", ", ProfileBook.All.Select(p => p.Id))} belongs here, not «{id}»");
+            map.Problem("profile", $"one of {string.Join(", ", book.All.Select(p => p.Id))} belongs here, not «{id}»");
             return null;
         }
 

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -41,6 +42,21 @@ internal static class LabFileNames
     ];
 
     public static readonly (string Word, PoolFamily Value)[] Families = [("array", PoolFamily.BlockArray), ("cow", PoolFamily.CopyOnWrite)];
+
+    public static readonly (string Word, Family Value)[] ServiceFamilies =
+    [
+        .. Enum.GetValues<Family>().Select(f => (f.ToString().ToLowerInvariant(), f)),
+    ];
+
+    public static readonly (string Word, DayShape Value)[] Shapes =
+    [
+        ("flat", DayShape.Flat),
+        ("evening", DayShape.Evening),
+        ("working-day", DayShape.WorkingDay),
+        ("household", DayShape.Household),
+        ("afternoon", DayShape.Afternoon),
+        ("night", DayShape.Night),
+    ];
 
     public static readonly (string Word, ReadCacheRule Value)[] CacheRules =
     [

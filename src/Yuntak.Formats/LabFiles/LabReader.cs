@@ -20,6 +20,7 @@ internal static class LabReader
         var name = top.Text("name", needed: true) ?? "";
         Checked(() => Names.Checked(name, "lab"), top, "name");
         var settings = top.Map("settings") is { } map ? Settings(map) : LabSettings.Default;
+        var profiles = ProfileReader.ReadAll(top, "profiles");
         List<Host> hosts = [];
         foreach (var node in top.Maps("hosts", needed: true))
         {
@@ -31,20 +32,48 @@ internal static class LabReader
             node.Done();
         }
 
+        var book = ProfileBook.With(profiles);
         List<Guest> guests = [];
+        List<(GuestId Guest, NodeReader Node, string Outer)> nested = [];
         foreach (var node in top.Maps("guests", needed: true))
         {
-            var guest = GuestReader.Read(node, hosts);
-            Checked(() => GuestEdits.Add(guest)(new Lab("check", settings, [.. hosts], [.. guests])), node, "name");
+            var guest = GuestReader.Read(node, hosts, book);
+            Checked(() => GuestEdits.Add(guest)(new Lab("check", settings, [.. hosts], [.. guests], Profiles: profiles)), node, "name");
             var id = node.Text("id") ?? Names.IdFrom(guest.Name, guests.Select(g => g.Id.Value));
             Unique(node, id, guests.Any(g => g.Id.Value == id));
             guests.Add(guest with { Id = new GuestId(id) });
+            if (node.Text("runs-in") is { } outer)
+            {
+                nested.Add((new GuestId(id), node, outer));
+            }
+
             node.Done();
         }
 
         var ticks = top.Texts("ticks");
         top.Done();
-        return new Lab(Names.Clean(name), settings, [.. hosts], [.. guests], [.. ticks]);
+        var lab = new Lab(Names.Clean(name), settings, [.. hosts], [.. guests], [.. ticks], profiles);
+        return nested.Aggregate(lab, (l, n) => Nested(l, n.Guest, n.Node, n.Outer));
+    }
+
+    /// <summary>Puts an app stack into the guest it names; that one may stand further down in the file.</summary>
+    private static Lab Nested(Lab lab, GuestId id, NodeReader node, string outerName)
+    {
+        var outer = lab.Guests.FirstOrDefault(g => g.Name == outerName);
+        if (outer is null)
+        {
+            node.Problem("runs-in", $"there is no guest called «{outerName}»");
+        }
+        else if (lab.Guest(id)?.Placement is not null)
+        {
+            node.Problem("on", $"what runs in another guest has no place of its own; {outerName} says where it is");
+        }
+        else
+        {
+            Checked(() => lab = NestingEdits.RunIn(id, outer.Id)(lab).Lab, node, "runs-in");
+        }
+
+        return lab;
     }
 
     private static LabSettings Settings(NodeReader map)

@@ -15,6 +15,11 @@ internal static class LabTree
             tree["settings"] = Of(lab.Settings);
         }
 
+        if (lab.Profiles.Count > 0)
+        {
+            tree["profiles"] = new JsonArray([.. lab.Profiles.Select(ProfileTree.Of)]);
+        }
+
         tree["hosts"] = new JsonArray([.. lab.Hosts.Select(Of)]);
         tree["guests"] = new JsonArray([.. lab.Guests.Select(g => Of(g, lab))]);
         if (lab.Ticks.Count > 0)
@@ -137,6 +142,10 @@ internal static class LabTree
             tree["on"] = on;
         }
 
+        Put(tree, "runs-in", lab.Outer(guest)?.Name);
+        Put(tree, "privileged", guest.Privileged ? true : null);
+        Put(tree, "made-for", guest.MadeFor);
+        Put(tree, "health-check-minutes", guest.HealthCheckMinutes);
         Put(tree, "devices", HardwareTree.Texts(guest.Devices));
         Put(tree, "life", guest.Life == LifeStage.InService ? null : LabFileNames.Stages.WordFor(guest.Life));
         return tree;

@@ -35,6 +35,11 @@ internal sealed class NodeReader
 
     public string Path { get; }
 
+    /// <summary>How many problems were noted so far, here and elsewhere in the file.</summary>
+    public int Problems => problems.Count;
+
+    public bool IsList(string key) => values.GetValueOrDefault(key) is YamlSequenceNode;
+
     public bool Has(string key) => values.ContainsKey(key);
 
     public void Problem(string key, string text) => Note(lines.GetValueOrDefault(key, line), Join(key), text);
@@ -83,6 +88,25 @@ internal sealed class NodeReader
     {
         var text = Text(key);
         return text is null ? null : NumberFrom(key, text, min, max);
+    }
+
+    /// <summary>A number; when it is missing or none, 0 and a problem.</summary>
+    public double Number(string key, bool needed) =>
+        Text(key, needed) is { } text ? NumberFrom(key, text, -double.MaxValue, double.MaxValue) ?? 0 : 0;
+
+    /// <summary>A list of numbers; what is none is a problem and left out.</summary>
+    public List<double> NumberList(string key)
+    {
+        List<double> numbers = [];
+        foreach (var text in Texts(key))
+        {
+            if (NumberFrom(key, text, -double.MaxValue, double.MaxValue) is { } number)
+            {
+                numbers.Add(number);
+            }
+        }
+
+        return numbers;
     }
 
     public ByteSize? Size(string key, Prefixes bareLetter, bool needed = false)
@@ -136,24 +160,22 @@ internal sealed class NodeReader
         }
     }
 
-    public T Word<T>(string key, (string Word, T Value)[] words, T otherwise, bool needed = false)
-    {
-        var text = Text(key, needed);
-        if (text is null)
-        {
-            return otherwise;
-        }
+    public T Word<T>(string key, (string Word, T Value)[] words, T otherwise, bool needed = false) =>
+        Text(key, needed) is { } text && Among(key, words, text, out var value) ? value : otherwise;
 
-        foreach (var (word, value) in words)
+    /// <summary>A list of words; what is none of them is a problem and left out.</summary>
+    public List<T> Words<T>(string key, (string Word, T Value)[] words, bool needed = false)
+    {
+        List<T> found = [];
+        foreach (var text in Texts(key, needed))
         {
-            if (word == text)
+            if (Among(key, words, text, out var value))
             {
-                return value;
+                found.Add(value);
             }
         }
 
-        Problem(key, $"one of {string.Join(", ", words.Select(w => w.Word))} belongs here, not «{Short(text)}»");
-        return otherwise;
+        return found;
     }
 
     public List<string> Texts(string key, bool needed = false)
@@ -238,6 +260,22 @@ internal sealed class NodeReader
 
         Problem(key, "a list belongs here");
         return [];
+    }
+
+    private bool Among<T>(string key, (string Word, T Value)[] words, string text, out T value)
+    {
+        foreach (var (word, meant) in words)
+        {
+            if (word == text)
+            {
+                value = meant;
+                return true;
+            }
+        }
+
+        Problem(key, $"one of {string.Join(", ", words.Select(w => w.Word))} belongs here, not «{Short(text)}»");
+        value = default!;
+        return false;
     }
 
     private double? NumberFrom(string key, string text, double min, double max)

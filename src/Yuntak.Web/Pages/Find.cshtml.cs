@@ -30,8 +30,8 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
 
     private bool Matches(string text) => text.Contains(Query, StringComparison.OrdinalIgnoreCase);
 
-    private static IEnumerable<Hit> Asked(string words) =>
-        from ask in QuickAsk.Of(words)
+    private IEnumerable<Hit> Asked(string words) =>
+        from ask in QuickAsk.Of(Desk.Lab.Book, words)
         let loads = string.Concat(
             ask.Load.Select(l => $"&load-0-{l.Id}={Uri.EscapeDataString(l.Value.ToString(CultureInfo.InvariantCulture))}")
         )
@@ -58,7 +58,7 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
             yield return new Hit(finding.Title, finding.Severity.ToString().ToLowerInvariant(), $"/{finding.Rule.Station}");
         }
 
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in Desk.Lab.Book.All)
         {
             yield return new Hit($"ask for: {profile.Name}", profile.Summary, $"/Wants/Guest?profile={profile.Id}");
         }

@@ -44,9 +44,10 @@ internal static class FileEndpoints
 
     private static async Task<IResult> ComposeAsync(string guest, LabStore store)
     {
-        var found = (await store.HeadAsync(Pointer.Draft)).Lab.Guest(new GuestId(guest));
+        var lab = (await store.HeadAsync(Pointer.Draft)).Lab;
+        var found = lab.Guest(new GuestId(guest));
         return found?.Kind == GuestKind.AppStack
-            ? Download(ComposeFile.Of(found), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml")
+            ? Download(ComposeFile.Of(found, lab.Book), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml")
             : Results.NotFound();
     }
 

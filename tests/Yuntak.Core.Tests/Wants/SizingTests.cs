@@ -61,7 +61,7 @@ public class SizingTests
     [Trade]
     public void An_automation_hub_as_a_machine_gets_what_is_plenty_in_practice()
     {
-        var sizing = Sizing.Of(Small.Guest("hearth", "automation-hub"));
+        var sizing = Small.Size(Small.Guest("hearth", "automation-hub"));
 
         sizing.Vcpu.ShouldBeLessThanOrEqualTo(2);
         sizing.Memory.ShouldBeGreaterThanOrEqualTo(ByteSize.FromGiB(2));
@@ -72,7 +72,7 @@ public class SizingTests
     [Trade]
     public void An_automation_hub_as_an_app_container_stays_near_165_MB()
     {
-        var sizing = Sizing.Of(Small.Guest("hearth", "automation-hub", GuestKind.AppStack));
+        var sizing = Small.Size(Small.Guest("hearth", "automation-hub", GuestKind.AppStack));
 
         sizing.Memory.MiB.ShouldBeInRange(165 / 1.048576, 2 * 165 / 1.048576 + 64);
         sizing.IdleCores.Value.ShouldBeInRange(0.015, 0.05);
@@ -82,7 +82,7 @@ public class SizingTests
     [Trade]
     public void A_router_for_a_gigabit_line_gets_two_processors()
     {
-        var sizing = Sizing.Of(Small.Guest("gatehouse", "router", GuestKind.Machine, new LoadValue("line-rate", 1)));
+        var sizing = Small.Size(Small.Guest("gatehouse", "router", GuestKind.Machine, new LoadValue("line-rate", 1)));
 
         sizing.Vcpu.ShouldBe(2);
         sizing.Memory.ShouldBeGreaterThanOrEqualTo(ByteSize.FromGiB(2));
@@ -93,7 +93,7 @@ public class SizingTests
     [Trade]
     public void A_recorder_of_four_cameras_stays_under_the_two_cores_and_8_GiB_that_ran_well()
     {
-        var sizing = Sizing.Of(Small.Guest("owlwatch", "camera-recorder"));
+        var sizing = Small.Size(Small.Guest("owlwatch", "camera-recorder"));
 
         sizing.Vcpu.ShouldBeLessThanOrEqualTo(2);
         sizing.Memory.ShouldBeLessThanOrEqualTo(ByteSize.FromGiB(8));
@@ -129,7 +129,7 @@ public class SizingTests
     [Trade]
     public void Four_cameras_looked_at_five_times_a_second_for_10_ms_keep_a_fifth_of_an_accelerator_busy()
     {
-        var sizing = Sizing.Of(
+        var sizing = Small.Size(
             Small.Guest("owlwatch", "camera-recorder", GuestKind.AppStack, new LoadValue("cameras", 4), new LoadValue("frames", 5))
         );
         sizing.AcceleratorShare.Value.ShouldBe(0.2, 1e-9);
@@ -138,13 +138,13 @@ public class SizingTests
 
     [Fact]
     [Reference("arithmetic: 20 Mbit/s × 2 h ÷ 8")]
-    public void A_film_of_two_hours_at_20_Mbit_takes_18_GB_of_scratch_space() => Video.ScratchBytes(20).ShouldBe(18e9, 1);
+    public void A_film_of_two_hours_at_20_Mbit_takes_18_GB_of_scratch_space() => Video.ScratchGB(20).ShouldBe(18, 1e-9);
 
     [Fact]
     [Trade]
     public void Streams_add_up_by_their_usual_bitrates() =>
-        Sizing
-            .Of(
+        Small
+            .Size(
                 Small.Guest(
                     "films",
                     "media-library",
@@ -180,7 +180,7 @@ public class SizingTests
     [InlineData("desktop", 4, 40, 2)]
     public void Further_services_have_the_figures_of_the_trade(string profile, double memoryGiB, double diskGiB, double busy)
     {
-        var sizing = Sizing.Of(Small.Guest("a", profile, ProfileBook.Get(profile).Advised[0]));
+        var sizing = Small.Size(Small.Guest("a", profile, ProfileBook.Standard.Get(profile).Advised[0]));
         sizing.ExpectedMemory.GiB.ShouldBe(memoryGiB, 1e-6);
         sizing.SystemDisk.GiB.ShouldBe(diskGiB);
         sizing.BusyCores.Value.ShouldBe(busy, 1e-9);
@@ -197,7 +197,7 @@ public class SizingTests
     [Fact]
     public void Packaging_is_advised_with_reasons_for_every_profile()
     {
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in ProfileBook.Standard.All)
         {
             var packaging = Packaging.For(profile);
             packaging.Kind.ShouldBe(profile.Advised[0]);
@@ -210,7 +210,7 @@ public class SizingTests
     [Trade]
     public void A_network_boot_server_stays_within_what_ran_it()
     {
-        var sizing = Sizing.Of(Small.Guest("bootpost", "network-boot", GuestKind.AppStack));
+        var sizing = Small.Size(Small.Guest("bootpost", "network-boot", GuestKind.AppStack));
 
         sizing.Vcpu.ShouldBe(1);
         sizing.Memory.MiB.ShouldBeInRange(512, 640);
@@ -228,15 +228,15 @@ public class SizingTests
     [Fact]
     [Trade]
     public void A_file_cloud_sets_aside_15_percent_for_versions_and_trash() =>
-        Sizing
-            .Of(Small.Guest("pressbook", "file-cloud", GuestKind.AppStack, new LoadValue("people", 5), new LoadValue("quota", 600)))
+        Small
+            .Size(Small.Guest("pressbook", "file-cloud", GuestKind.AppStack, new LoadValue("people", 5), new LoadValue("quota", 600)))
             .Bulk.ShouldBe(ByteSize.FromGB(5 * 600 * 1.15));
 
     [Fact]
     public void No_size_falls_when_a_load_rises()
     {
         var any =
-            from profile in Pick.From([.. ProfileBook.All.Where(p => p.Loads.Count > 0)])
+            from profile in Pick.From([.. ProfileBook.Standard.All.Where(p => p.Loads.Count > 0)])
             from kind in Gen.Enum<GuestKind>()
             from which in Gen.Int[0, profile.Loads.Count - 1]
             from low in Gen.Double[0, 1]
@@ -246,8 +246,10 @@ public class SizingTests
         any.Sample(
             (profile, kind, load, low, high) =>
             {
-                var less = Sizing.Of(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (low * (load.Max - load.Min)))));
-                var more = Sizing.Of(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (high * (load.Max - load.Min)))));
+                var less = Small.Size(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (low * (load.Max - load.Min)))));
+                var more = Small.Size(
+                    Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (high * (load.Max - load.Min))))
+                );
                 return more.Vcpu >= less.Vcpu
                     && more.Memory >= less.Memory
                     && more.SystemDisk >= less.SystemDisk
@@ -265,9 +267,9 @@ public class SizingTests
     [Fact]
     public void Several_services_in_one_guest_add_up()
     {
-        var database = Sizing.Of(Small.Guest("a", "database"));
-        var wiki = Sizing.Of(Small.Guest("b", "wiki"));
-        var both = Sizing.Of(Small.Guest("c", "database") with { Wants = [new Want("database"), new Want("wiki")] });
+        var database = Small.Size(Small.Guest("a", "database"));
+        var wiki = Small.Size(Small.Guest("b", "wiki"));
+        var both = Small.Size(Small.Guest("c", "database") with { Wants = [new Want("database"), new Want("wiki")] });
 
         both.ExpectedMemory.ShouldBe(database.ExpectedMemory + wiki.ExpectedMemory);
         both.SystemDisk.ShouldBe(database.SystemDisk + wiki.SystemDisk);
@@ -279,19 +281,19 @@ public class SizingTests
     public void An_override_stands_beside_the_advice_and_is_dropped_again()
     {
         var guest = Small.Guest("a", "router");
-        var mine = Sizing.Of(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(2)) });
+        var mine = Small.Size(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(2)) });
 
         mine.Memory.ShouldBe(ByteSize.FromGiB(2));
         mine.AdvisedMemory.Value.ShouldBe(ByteSize.FromGiB(2.5));
-        Sizing.Of(guest).Memory.ShouldBe(ByteSize.FromGiB(2.5));
+        Small.Size(guest).Memory.ShouldBe(ByteSize.FromGiB(2.5));
     }
 
     [Fact]
     public void Every_figure_of_every_profile_opens_its_working()
     {
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in ProfileBook.Standard.All)
         {
-            var sizing = Sizing.Of(Small.Guest("a", profile.Id, profile.Advised[0]));
+            var sizing = Small.Size(Small.Guest("a", profile.Id, profile.Advised[0]));
             IFigure[] figures = [sizing.AdvisedMemory, sizing.AdvisedVcpu, sizing.AdvisedSystemDisk, sizing.Overhead];
             foreach (var figure in figures)
             {
@@ -306,8 +308,8 @@ public class SizingTests
     [Fact]
     public void What_nobody_said_is_marked_as_assumed_and_what_was_said_is_not()
     {
-        var silent = Sizing.Of(Small.Guest("a", "media-library")).AdvisedBulk;
-        var said = Sizing.Of(Small.Guest("a", "media-library", GuestKind.Machine, new LoadValue("library", 6))).AdvisedBulk;
+        var silent = Small.Size(Small.Guest("a", "media-library")).AdvisedBulk;
+        var said = Small.Size(Small.Guest("a", "media-library", GuestKind.Machine, new LoadValue("library", 6))).AdvisedBulk;
 
         silent.RestsOnAssumptions.ShouldBeTrue();
         said.RestsOnAssumptions.ShouldBeFalse();
@@ -316,9 +318,9 @@ public class SizingTests
     [Fact]
     public void The_day_lies_between_rest_and_full_work()
     {
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in ProfileBook.Standard.All)
         {
-            var sizing = Sizing.Of(Small.Guest("a", profile.Id));
+            var sizing = Small.Size(Small.Guest("a", profile.Id));
             for (var hour = 0; hour < DayShape.Hours; hour++)
             {
                 sizing.CoresAt(hour).ShouldBeInRange(sizing.IdleCores.Value - 1e-9, sizing.BusyCores.Value + 1e-9, profile.Id);
@@ -333,15 +335,15 @@ public class SizingTests
     [InlineData("test-machine", 15)]
     public void Each_service_has_its_hour(string profile, int busiest)
     {
-        var sizing = Sizing.Of(Small.Guest("a", profile));
+        var sizing = Small.Size(Small.Guest("a", profile));
         Enumerable.Range(0, 24).MaxBy(sizing.CoresAt).ShouldBe(busiest);
     }
 
     [Fact]
     public void Profiles_hang_together()
     {
-        ProfileBook.All.Select(p => p.Id).ShouldBeUnique();
-        foreach (var profile in ProfileBook.All)
+        ProfileBook.Standard.All.Select(p => p.Id).ShouldBeUnique();
+        foreach (var profile in ProfileBook.Standard.All)
         {
             Term[] terms =
             [
@@ -374,7 +376,7 @@ public class SizingTests
     [Fact]
     public void One_more_conversion_changes_a_media_library_most_and_an_encoder_is_named()
     {
-        var step = LoadStep.Heaviest(Small.Guest("films", "media-library"))[0];
+        var step = LoadStep.Heaviest(Lab.Empty("x"), Small.Guest("films", "media-library"))[0];
         step.Load.ShouldBe("2160p films converted at once 0 → 1");
         var cores = Video.ConversionCores(Video.MegapixelsPerSecond(3840, 2160, 30), Video.MegapixelsPerSecond(1920, 1080, 30));
         step.Adds.ShouldStartWith($"+ {Numbers.Short(cores)} cores, + 256\u202FMiB of memory");
@@ -384,9 +386,9 @@ public class SizingTests
     [Fact]
     public void Every_step_named_really_adds_what_it_says()
     {
-        foreach (var profile in ProfileBook.All)
+        foreach (var profile in ProfileBook.Standard.All)
         {
-            var steps = LoadStep.Heaviest(Small.Guest("a", profile.Id), most: 20);
+            var steps = LoadStep.Heaviest(Lab.Empty("x"), Small.Guest("a", profile.Id), most: 20);
             steps.ShouldAllBe(s => s.Adds.StartsWith('+') && s.Weight > 0, profile.Id);
             steps.Select(s => s.Weight).ShouldBeInOrder(SortDirection.Descending);
         }
@@ -401,7 +403,7 @@ public class SizingTests
     [InlineData("cameras 400", "camera-recorder", null, 0)]
     public void A_service_is_asked_for_in_a_few_words(string words, string profile, string? load, double value)
     {
-        var ask = QuickAsk.Of(words)[0];
+        var ask = QuickAsk.Of(ProfileBook.Standard, words)[0];
         ask.Profile.Id.ShouldBe(profile);
         ask.Load.ShouldBe(load is null ? [] : [new LoadValue(load, value)]);
     }
@@ -410,7 +412,7 @@ public class SizingTests
     [InlineData("")]
     [InlineData("4")]
     [InlineData("zzzz")]
-    public void Words_that_mean_nothing_ask_for_nothing(string words) => QuickAsk.Of(words).ShouldBeEmpty();
+    public void Words_that_mean_nothing_ask_for_nothing(string words) => QuickAsk.Of(ProfileBook.Standard, words).ShouldBeEmpty();
 
     [Fact]
     public void A_guest_is_split_and_both_parts_are_sized_alone()
@@ -432,5 +434,5 @@ public class SizingTests
     private static ByteSize Memory(string profile, params (string Id, double Value)[] load) => Of(profile, load).Memory;
 
     private static Sizing Of(string profile, (string Id, double Value)[] load) =>
-        Sizing.Of(Small.Guest("a", profile, GuestKind.Machine, [.. load.Select(l => new LoadValue(l.Id, l.Value))]));
+        Small.Size(Small.Guest("a", profile, GuestKind.Machine, [.. load.Select(l => new LoadValue(l.Id, l.Value))]));
 }

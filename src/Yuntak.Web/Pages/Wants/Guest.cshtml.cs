@@ -29,13 +29,16 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
     /// <summary>Why there is no size.</summary>
     public string? SizeProblem { get; private set; }
 
+    /// <summary>The profiles there are.</summary>
+    public ProfileBook Book => Desk.Lab.Book;
+
     /// <summary>The same want packaged in the three ways.</summary>
     public IEnumerable<(GuestKind Kind, MemoryShare Share, string Means)> SideBySide =>
         Enum.GetValues<GuestKind>()
             .Select(kind =>
             {
                 var guest = Sizing!.Guest with { Kind = kind };
-                return (kind, new MemoryShare(guest, Sizing.Of(guest)), Means(kind));
+                return (kind, new MemoryShare(guest, Sizing.Of(guest, Book)), Means(kind));
             });
 
     public IActionResult OnGet(string? id, string? profile)
@@ -45,7 +48,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
             return Edit(id) is { } guest ? Show(guest) : NotFound();
         }
 
-        if (profile is not null && ProfileBook.Find(profile) is { } chosen)
+        if (profile is not null && Book.Find(profile) is { } chosen)
         {
             Profiles = [chosen];
             Form = GuestForm.New(chosen) with
@@ -77,7 +80,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         }
 
         ReadForm();
-        if (ProfileBook.Find(also ?? "") is { } added)
+        if (Book.Find(also ?? "") is { } added)
         {
             Profiles = [.. Profiles, added];
         }
@@ -127,7 +130,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         if (guest is not null)
         {
             Id = id;
-            Profiles = [.. guest.Wants.Select(w => ProfileBook.Get(w.ProfileId))];
+            Profiles = [.. guest.Wants.Select(w => Book.Get(w.ProfileId))];
         }
 
         return guest;
@@ -143,7 +146,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
     private void ReadForm()
     {
         Form = GuestForm.Read(Request.Form);
-        Profiles = [.. Request.Form["profile"].Select(p => ProfileBook.Find(p ?? "")).OfType<Profile>()];
+        Profiles = [.. Request.Form["profile"].Select(p => Book.Find(p ?? "")).OfType<Profile>()];
     }
 
     private void TrySize(bool posted)
@@ -155,7 +158,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
 
         try
         {
-            Sizing = Sizing.Of(Form.ToGuest(Profiles, null, posted));
+            Sizing = Sizing.Of(Desk.Lab, Form.ToGuest(Profiles, Id is null ? null : Desk.Lab.Guest(new GuestId(Id)), posted));
         }
         catch (EditRefused refused)
         {
