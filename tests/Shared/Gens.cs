@@ -93,7 +93,8 @@ internal static class Gens
                                 : tri.Value ? "flr bus"
                                 : "",
                             n == 0 ? "X1" : null,
-                            n == 1
+                            n == 1,
+                            n == 1 ? number / 8.0 : null
                         )),
                 ],
                 [new UsbBus(count, "0000:00:00.0", count, tri is null ? null : 480), new UsbBus(9)],

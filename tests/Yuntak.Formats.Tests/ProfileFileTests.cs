@@ -1,7 +1,5 @@
 using System.Text;
 using CsCheck;
-using Shouldly;
-using Xunit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;

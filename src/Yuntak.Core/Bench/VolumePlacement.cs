@@ -8,8 +8,16 @@ namespace Yuntak.Core.Bench;
 public static class VolumePlacement
 {
     /// <summary>Where a guest's volumes go on a host. Pools of the names it uses already are kept when the host has them.</summary>
-    public static Placement Choose(Lab lab, Guest guest, Host host) =>
-        Choose(Sizing.Of(lab, guest), host, [.. lab.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(lab, g))]);
+    public static Placement Choose(Lab lab, Guest guest, Host host)
+    {
+        // One that still runs inside another guest leaves it first: that one needs less then.
+        var left = lab.Guest(guest.Id)?.RunsIn is null ? lab : lab.WithGuest(guest.Id, g => g with { RunsIn = null });
+        return Choose(
+            Sizing.Of(left, guest),
+            host,
+            [.. left.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(left, g))]
+        );
+    }
 
     /// <summary>The same, where the guest and the others on the host are sized already.</summary>
     internal static Placement Choose(Sizing sizing, Host host, IReadOnlyList<Sizing> others)

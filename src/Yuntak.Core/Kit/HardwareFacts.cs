@@ -30,6 +30,18 @@ internal static class HardwareFacts
             Change((f, t) => f with { ConsoleGraphics = Answer(t) ?? false }),
             Choices: YesNo
         );
+        if (function.IsGraphics)
+        {
+            yield return new(
+                thing,
+                "encode",
+                "video it can encode, Mpx/s",
+                function.EncodeMegapixels?.ToString("0.##"),
+                Change((f, t) => f with { EncodeMegapixels = Number(t, "video it can encode") }),
+                "measured, or from its maker",
+                OnlySaid: true
+            );
+        }
     }
 
     public static IEnumerable<KitFact> OfBus(UsbBus bus)

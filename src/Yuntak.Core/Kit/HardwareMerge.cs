@@ -56,6 +56,7 @@ internal static class HardwareMerge
                 Reset = now.Reset ?? before.Reset,
                 Slot = now.Slot ?? before.Slot,
                 ConsoleGraphics = now.ConsoleGraphics || before.ConsoleGraphics,
+                EncodeMegapixels = now.EncodeMegapixels ?? before.EncodeMegapixels,
             };
 
     private static UsbBus Bus(Hardware before, UsbBus now)

@@ -49,6 +49,12 @@ public static class KitCorrections
                 continue;
             }
 
+            if (theirs.OnlySaid && theirs.Value == mine.Value)
+            {
+                read = read with { Notes = read.Notes.With(note) };
+                continue;
+            }
+
             read = read with { Notes = read.Notes.Without(n => n.Fact == note.Fact) };
             if (theirs.Value != mine.Value)
             {

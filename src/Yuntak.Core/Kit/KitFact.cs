@@ -11,6 +11,7 @@ namespace Yuntak.Core.Kit;
 /// <param name="Hint">What can be typed.</param>
 /// <param name="Choices">The only answers there are; empty for free text.</param>
 /// <param name="Switch">Whether it is a switch that is changed rather than a figure that is read wrongly: what is read later counts more than what was said before.</param>
+/// <param name="OnlySaid">Whether no tool says it, only a person: it stands until somebody changes it.</param>
 public sealed record KitFact(
     string Thing,
     string Field,
@@ -19,7 +20,8 @@ public sealed record KitFact(
     Func<Host, string, Host>? Set = null,
     string Hint = "",
     ValueList<string> Choices = default,
-    bool Switch = false
+    bool Switch = false,
+    bool OnlySaid = false
 )
 {
     /// <summary>What it is known by among all facts of its host.</summary>

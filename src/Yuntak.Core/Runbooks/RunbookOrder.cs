@@ -22,16 +22,12 @@ internal static class RunbookOrder
             yield return change;
         }
 
-        var waiting = changes
-            .Where(c => c.Guest is not null)
-            .OrderBy(c => Phase(plan, c))
-            .ThenBy(c => Outer(plan, c) is not null)
-            .ThenBy(c => StartOrder(plan, c))
-            .ToList();
+        var waiting = changes.Where(c => c.Guest is not null).OrderBy(c => Phase(plan, c)).ThenBy(c => StartOrder(plan, c)).ToList();
         var used = Assessment.Of(plan.AsBuilt).Hosts.ToDictionary(h => h.Host.Id, h => h.Memory.Committed.Value);
         while (waiting.Count > 0)
         {
-            var next = waiting.Find(c => !WaitsForOuter(plan, c, waiting) && FitsNow(plan, c, used)) ?? waiting[0];
+            var free = waiting.FindAll(c => !Waits(plan, c, waiting));
+            var next = free.Find(c => FitsNow(plan, c, used)) ?? free.FirstOrDefault() ?? waiting[0];
             waiting.Remove(next);
             Settle(plan, next, used);
             yield return next;
@@ -51,8 +47,11 @@ internal static class RunbookOrder
     /// <summary>The guest that what changes is planned to run in.</summary>
     private static GuestId? Outer(Plan plan, LabChange change) => plan.Draft.Guest(change.Guest!.Value)?.RunsIn;
 
-    private static bool WaitsForOuter(Plan plan, LabChange change, List<LabChange> waiting) =>
-        Outer(plan, change) is { } outer && waiting.Exists(c => c.Guest == outer);
+    /// <summary>What goes into another guest waits until that one is ready; a guest that goes waits until what runs in it has left.</summary>
+    private static bool Waits(Plan plan, LabChange change, List<LabChange> waiting) =>
+        change.Kind == ChangeKind.GuestRetired
+            ? waiting.Exists(c => plan.AsBuilt.Guest(c.Guest!.Value)?.RunsIn == change.Guest)
+            : Outer(plan, change) is { } outer && waiting.Exists(c => c.Guest == outer);
 
     private static int Phase(Plan plan, LabChange change) =>
         change.Kind switch

@@ -51,7 +51,7 @@ internal static class HouseholdServices
                 new("plays", "1080p films played as they are at once", "", "{0} played as they are", 2, 0, 100),
                 new("plays-2160p", "2160p films played as they are at once", "", "{0} × 2160p played as they are", 0, 0, 50),
                 new("library", "Library", "TB", "{0} of films", 4, 0, 500, 0.5),
-                new("software-encoding", "Convert without a video encoder", "", "no video encoder", 1, 0, 1, YesNo: true),
+                new(ProfileBook.SoftwareEncoding, "Convert without a video encoder", "", "no video encoder", 1, 0, 1, YesNo: true),
             ],
             [new("at rest", 0.05)],
             [

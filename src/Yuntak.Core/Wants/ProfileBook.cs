@@ -14,6 +14,9 @@ public sealed class ProfileBook
     /// <summary>The id of the profile that runs other guests' app stacks.</summary>
     public const string AppEngine = "app-engine";
 
+    /// <summary>The load that says whether conversions go without a video encoder: 1 when the processor does them, 0 when an encoder does.</summary>
+    public const string SoftwareEncoding = "software-encoding";
+
     /// <summary>The profiles that come with Yuntak.</summary>
     public static readonly ProfileBook Standard = new([]);
 

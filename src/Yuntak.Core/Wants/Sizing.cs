@@ -141,6 +141,15 @@ public sealed class Sizing
     /// <summary>Memory of a graphics card that would hold it, in place of main memory.</summary>
     public Figure<ByteSize> GraphicsMemory { get; }
 
+    /// <summary>Pixels that are left to a video encoder, in Mpx/s: those of services that do not convert with the processor.</summary>
+    public double LeftToEncoder =>
+        parts
+            .Where(p => p.Profile.Loads.Any(l => l.Id == ProfileBook.SoftwareEncoding) && p.Load[ProfileBook.SoftwareEncoding] <= 0)
+            .Sum(p => Sum(p.Profile.Encode, p.Load)) + Inner.Sum(s => s.LeftToEncoder);
+
+    /// <summary>How long its first start may take, in minutes: that of the slowest of its services.</summary>
+    public int FirstStartMinutes => parts.Max(p => p.Profile.FirstStartMinutes);
+
     /// <summary>Virtual processors given.</summary>
     public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
 
@@ -216,7 +225,7 @@ public sealed class Sizing
         Figure.Of(
             "memory",
             SizingRules.RoundUp(ExpectedMemory * SizingRules.MemoryMargin),
-            "(base + what the load adds) × 1.15, rounded up to " + RoundingStep(ExpectedMemory * SizingRules.MemoryMargin),
+            "(base + what the load adds) × 1.15, rounded up to " + SizingRules.RoundingStep(ExpectedMemory * SizingRules.MemoryMargin),
             () =>
                 Inputs(p => p.Memory, v => ByteSize.FromGiB(v))
                     .Concat(
@@ -314,10 +323,4 @@ public sealed class Sizing
             }
         }
     }
-
-    private static string RoundingStep(ByteSize memory) =>
-        memory.GiB < 1 ? "64 MiB"
-        : memory.GiB < 4 ? "256 MiB"
-        : memory.GiB < 16 ? "512 MiB"
-        : "1 GiB";
 }

@@ -24,14 +24,15 @@ public static class SizingRules
     /// <summary>What an app engine in a guest of its own takes of that guest's memory; common practice.</summary>
     public static readonly ByteSize AppEngineMemory = ByteSize.FromMiB(100);
 
-    /// <summary>Rounds memory up to a figure people type: 64 MiB steps below 1 GiB, 256 MiB below 4, 512 MiB below 16, 1 GiB above.</summary>
-    public static ByteSize RoundUp(ByteSize memory) =>
-        memory.RoundUpTo(
-            memory.GiB < 1 ? ByteSize.FromMiB(64)
-            : memory.GiB < 4 ? ByteSize.FromMiB(256)
-            : memory.GiB < 16 ? ByteSize.FromMiB(512)
-            : ByteSize.FromGiB(1)
-        );
+    /// <summary>The steps in which people type memory: 64 MiB below 1 GiB, 256 MiB below 4, 512 MiB below 16, 1 GiB above.</summary>
+    public static ByteSize RoundingStep(ByteSize memory) =>
+        memory.GiB < 1 ? ByteSize.FromMiB(64)
+        : memory.GiB < 4 ? ByteSize.FromMiB(256)
+        : memory.GiB < 16 ? ByteSize.FromMiB(512)
+        : ByteSize.FromGiB(1);
+
+    /// <summary>Rounds memory up to a figure people type.</summary>
+    public static ByteSize RoundUp(ByteSize memory) => memory.RoundUpTo(RoundingStep(memory));
 
     /// <summary>Virtual processors for a busy load: a quarter more, rounded up, at least one.</summary>
     public static int Vcpu(Cores busy) => Math.Max(1, (int)Math.Ceiling(Math.Round(busy.Value * ProcessorMargin, 9)));

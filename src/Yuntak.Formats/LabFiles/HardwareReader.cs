@@ -72,7 +72,8 @@ internal static class HardwareReader
                 map.Text("driver"),
                 map.Text("reset"),
                 map.Text("slot"),
-                map.Flag("console") ?? false
+                map.Flag("console") ?? false,
+                map.Number("encode", 0, 1e9)
             )
         );
 

@@ -26,7 +26,8 @@ internal static class HardwareTree
                     ("driver", f.Driver),
                     ("reset", f.Reset),
                     ("slot", f.Slot),
-                    ("console", True(f.ConsoleGraphics))
+                    ("console", True(f.ConsoleGraphics)),
+                    ("encode", f.EncodeMegapixels)
                 )
         );
         List(

@@ -103,6 +103,19 @@ public class RuleTests
                         "kiln"
                     )
             },
+            {
+                "wants.wrong-family",
+                Small
+                    .Lab(kiln with { Processor = kiln.Processor with { Architecture = "aarch64" } }, spare)
+                    .WithGuestOn(machine with { MadeFor = "amd64" }, "kiln")
+            },
+            { "wants.health-check-short", pair.WithGuestOn(Small.Guest("hub", "automation-hub") with { HealthCheckMinutes = 5 }, "kiln") },
+            {
+                "wants.privileged-container",
+                pair.WithGuestOn(Small.Guest("films", "wiki", GuestKind.SystemContainer) with { Privileged = true }, "kiln")
+            },
+            { "wants.encoder-over", Small.Lab(WithCard(kiln, 60)).WithGuestOn(Converting(GuestKind.SystemContainer, uhd: 1), "kiln") },
+            { "wants.no-encoder", Small.Lab(WithCard(kiln, null)).WithGuestOn(Converting(GuestKind.Machine, uhd: 1), "kiln") },
             { "bench.memory-over", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 24), "kiln") },
             { "bench.memory-tight", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 17.5), "kiln") },
             { "bench.memory-promised", pair.WithGuestOn(Given("big", 90) with { MayShrinkTo = ByteSize.FromGiB(2) }, "kiln") },
@@ -162,6 +175,11 @@ public class RuleTests
     [InlineData("wants.more-vcpu-than-threads", "Give it 16")]
     [InlineData("wants.machine-only", "Make gate a machine")]
     [InlineData("wants.no-data-folder", "Keep it in /srv/cloud/data")]
+    [InlineData("wants.wrong-family", "Move notes to wren")]
+    [InlineData("wants.health-check-short", "Let it wait 20 minutes")]
+    [InlineData("wants.privileged-container", "Make it unprivileged")]
+    [InlineData("wants.no-encoder", "Count the cores it takes instead")]
+    [InlineData("wants.encoder-over", null)]
     [InlineData("bench.memory-over", "Move big to wren")]
     [InlineData("bench.memory-tight", "Move big to wren")]
     [InlineData("bench.cores-over", null)]
@@ -174,7 +192,7 @@ public class RuleTests
         var labels = lab.Finding(rule).Fixes.Select(f => f.Label).ToList();
         if (label is null)
         {
-            labels.ShouldBeEmpty("moving the trouble elsewhere is no fix");
+            labels.ShouldBeEmpty("nothing short of asking for less, or of another host, settles it");
         }
         else
         {
@@ -253,6 +271,19 @@ public class RuleTests
             new LoadValue("conversions-1080p", conversions),
             new LoadValue("library", 1)
         );
+
+    private static Guest Converting(GuestKind kind, double uhd) =>
+        Small.Guest(
+            "films",
+            "media-library",
+            kind,
+            new LoadValue("conversions-2160p", uhd),
+            new LoadValue("library", 1),
+            new LoadValue("software-encoding", 0)
+        );
+
+    private static Host WithCard(Host host, double? encode) =>
+        host.With(new Hardware(Functions: [new PciFunction("0000:01:00.0", "0300", EncodeMegapixels: encode)], Isolation: true));
 
     private static Guest Library(double tb) => Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", tb));
 

@@ -10,6 +10,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Reset">The ways it can be reset, as the kernel lists them; empty when it has none, null when nobody looked.</param>
 /// <param name="Slot">The slot it is plugged into, when the board says so.</param>
 /// <param name="ConsoleGraphics">Whether the host shows its own console on it.</param>
+/// <param name="EncodeMegapixels">For a graphics card: how much its video encoder does in Mpx/s, measured or from its maker; null until somebody says.</param>
 public sealed record PciFunction(
     string Address,
     string ClassCode,
@@ -19,5 +20,10 @@ public sealed record PciFunction(
     string? Driver = null,
     string? Reset = null,
     string? Slot = null,
-    bool ConsoleGraphics = false
-);
+    bool ConsoleGraphics = false,
+    double? EncodeMegapixels = null
+)
+{
+    /// <summary>Whether it draws pictures: a display controller, which is where video encoders sit.</summary>
+    public bool IsGraphics => ClassCode.StartsWith("03", StringComparison.Ordinal);
+}
