@@ -110,12 +110,7 @@ public static class LabDifference
 
         if (before.Importance != after.Importance)
         {
-            yield return after.Importance switch
-            {
-                Importance.Must => "must run",
-                Importance.Should => "should run",
-                _ => "may wait",
-            };
+            yield return after.Importance.Words();
         }
 
         if (before.Wants != after.Wants)

@@ -20,8 +20,21 @@ public static class NestingEdits
             }
 
             var inside = Sound(lab, guest with { RunsIn = outer, Placement = null });
-            return new Changed(lab.WithGuest(id, _ => inside), $"{guest.Name} runs in {into.Name} now");
+            return new Changed(WithRoomFor(lab.WithGuest(id, _ => inside), outer), $"{guest.Name} runs in {into.Name} now");
         };
+
+    /// <summary>A guest that had no bulk data of its own keeps that of its app stacks from now on: it needs a pool for it.</summary>
+    private static Lab WithRoomFor(Lab lab, GuestId outer)
+    {
+        var guest = lab.Guest(outer)!;
+        if (lab.HostOf(guest) is not { } host || guest.Placement?.BulkPool is not null)
+        {
+            return lab;
+        }
+
+        var chosen = VolumePlacement.Choose(lab, guest, host);
+        return lab.WithGuest(outer, g => g with { Placement = g.Placement! with { BulkPool = chosen.BulkPool } });
+    }
 
     /// <summary>Makes a guest with an app engine where an app stack is, and lets it run the app stack.</summary>
     /// <param name="id">The app stack.</param>

@@ -24,6 +24,15 @@ public static class KindWords
             _ => "virtual",
         };
 
+    /// <summary>How much a guest matters, in words.</summary>
+    public static string Words(this Importance importance) =>
+        importance switch
+        {
+            Importance.Must => "must run",
+            Importance.Should => "should run",
+            _ => "may wait",
+        };
+
     /// <summary>How far a guest has come, in words.</summary>
     public static string Words(this LifeStage stage) =>
         stage switch

@@ -16,9 +16,9 @@ internal static class GuestRecipes
         {
             GuestKind.Machine => Machine(guest, sizing),
             GuestKind.SystemContainer => SystemContainer(guest, sizing),
-            _ => AppStack(guest, sizing),
+            _ => AppStack(guest, sizing, draft.Lab.Outer(guest)),
         };
-        return start.Concat(CommonEnd(guest, sizing, draft.HostOf(guest)?.Host.Hardware ?? Hardware.None));
+        return start.Concat(CommonEnd(guest, sizing, draft));
     }
 
     /// <summary>«2.5 GiB (2,560 MiB)»: memory as people say it and as forms want it.</summary>
@@ -99,13 +99,14 @@ internal static class GuestRecipes
     {
         yield return new(
             LifeStage.Defined,
-            "Create the system container from a template, unprivileged",
+            $"Create the system container from a template, {(guest.Privileged ? "privileged" : "unprivileged")}",
             [
                 new("name", Names.Slug(guest.Name), Literal: true),
                 new("virtual processors", sizing.Vcpu.ToString()),
                 new("memory, at most", MemoryText(sizing.Memory)),
                 new("system disk", $"{sizing.SystemDisk} in {Pool(guest.Placement?.SystemPool)}"),
-                new("privileged", "no"),
+                new("privileged", guest.Privileged ? "yes: root inside it is root on the host" : "no"),
+                .. sizing.Inner.Count > 0 ? new StepValue[] { new("nesting", "on, for the app engine in it") } : [],
                 new("start with the host", "not yet"),
             ],
             3,
@@ -124,12 +125,13 @@ internal static class GuestRecipes
         );
     }
 
-    private static IEnumerable<StepDraft> AppStack(Guest guest, Sizing sizing)
+    private static IEnumerable<StepDraft> AppStack(Guest guest, Sizing sizing, Guest? outer)
     {
+        var inside = outer is null ? "" : $"Inside {outer.Name}: ";
         var folders = guest.Folders.Select(f => new StepValue("folder", $"mkdir -p {Quoted(f.HostPath)}", Literal: true));
         yield return new(
             LifeStage.Defined,
-            "Make the folders and lay the Compose file in place",
+            Sentence(inside, "Make the folders and lay the Compose file in place"),
             [
                 .. folders,
                 new("Compose file", $"/srv/{Names.Slug(guest.Name)}/compose.yaml", Literal: true),
@@ -143,7 +145,7 @@ internal static class GuestRecipes
         );
         yield return new(
             LifeStage.StartsUnattended,
-            "Start the stack with your container engine's Compose command",
+            Sentence(inside, "Start the stack with your container engine's Compose command"),
             [new("in", $"/srv/{Names.Slug(guest.Name)}", Literal: true)],
             Math.Max(3, sizing.Leading.FirstStartMinutes),
             "Every container stays up for a minute.",
@@ -152,8 +154,12 @@ internal static class GuestRecipes
         );
     }
 
-    private static IEnumerable<StepDraft> CommonEnd(Guest guest, Sizing sizing, Hardware hardware)
+    private static string Sentence(string inside, string what) =>
+        inside.Length == 0 ? what : inside + char.ToLowerInvariant(what[0]) + what[1..];
+
+    private static IEnumerable<StepDraft> CommonEnd(Guest guest, Sizing sizing, Assessment draft)
     {
+        var hardware = draft.HostOf(guest)?.Host.Hardware ?? Hardware.None;
         if (guest.Kind != GuestKind.AppStack)
         {
             yield return new(
@@ -191,7 +197,7 @@ internal static class GuestRecipes
 
         if (sizing.Bulk > ByteSize.Zero)
         {
-            yield return Mounts(guest, sizing);
+            yield return Mounts(guest, sizing, draft.Lab.Outer(guest));
         }
 
         var services = string.Join(" and ", sizing.Profiles.Select(p => p.Name));
@@ -256,9 +262,22 @@ internal static class GuestRecipes
         );
     }
 
-    private static StepDraft Mounts(Guest guest, Sizing sizing)
+    private static StepDraft Mounts(Guest guest, Sizing sizing, Guest? outer)
     {
         var slug = Names.Slug(guest.Name);
+        if (outer is not null)
+        {
+            return new(
+                LifeStage.MountsIn,
+                $"Give it its folder in the bulk data of {outer.Name}",
+                [new($"in {outer.Name}", $"/srv/data/{slug}", Literal: true), new("room set aside", sizing.Bulk.ToString())],
+                5,
+                "The stack can read and write there as the user its image runs as.",
+                $"Not there? See that the bulk data of {outer.Name} is mounted first.",
+                "Take the folder away again."
+            );
+        }
+
         return guest.Kind == GuestKind.Machine
             ? new(
                 LifeStage.MountsIn,

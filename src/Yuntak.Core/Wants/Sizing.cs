@@ -7,7 +7,6 @@ namespace Yuntak.Core.Wants;
 /// <summary>The size of a guest: what is advised with its working, and what is given after the person's overrides.</summary>
 public sealed class Sizing
 {
-    private static readonly Source PageTables = new("150 MiB is common practice; page tables: x86-64 architecture manual, 4-level paging");
     private readonly List<(Profile Profile, Load Load)> parts;
     private readonly double[] byHour = new double[DayShape.Hours];
 
@@ -50,7 +49,7 @@ public sealed class Sizing
             new ByteSize(1),
             s => s.Bulk
         );
-        Overhead = OverheadFigure();
+        Overhead = PackagingOverhead.Of(guest, Memory, parts.Count);
         EncodeMegapixels = SumFigure(
             "pixels to encode",
             p => p.Encode,
@@ -276,26 +275,6 @@ public sealed class Sizing
                     .Concat(Inner.Where(s => ofInner(s) > 0).Select(s => new FigureInput(s.Guest.Name, unit(ofInner(s))))),
             Source.CommonPractice
         );
-
-    private Figure<ByteSize> OverheadFigure()
-    {
-        var containers = parts.Count;
-        return Figure.Of(
-            "overhead on the host",
-            SizingRules.Overhead(Guest.Kind, Memory, containers),
-            Guest.Kind switch
-            {
-                GuestKind.Machine => "150 MiB + memory ÷ 256 (two levels of page tables, 8 bytes for each 4 KiB page)",
-                GuestKind.SystemContainer => "16 MiB for a system container",
-                _ => "8 MiB × containers",
-            },
-            () =>
-                Guest.Kind == GuestKind.AppStack
-                    ? [new("containers", containers), new("each", SizingRules.AppContainerOverhead, Origin.Assumed)]
-                    : [new("memory given", Memory, Guest.Overrides.Memory is null ? Origin.Computed : Origin.Entered)],
-            PageTables
-        );
-    }
 
     private IEnumerable<FigureInput> Inside(Func<Sizing, object> value) =>
         Inner.Select(s => new FigureInput($"{s.Guest.Name}, inside it", value(s)));

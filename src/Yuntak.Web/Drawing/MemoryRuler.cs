@@ -12,6 +12,7 @@ internal static class MemoryRuler
     private const double Width = 600;
     private const double Height = 34;
     private const double LabelRow = 13;
+    private const double InsideHeight = 6;
 
     public static IHtmlContent Draw(HostAssessment host)
     {
@@ -80,13 +81,17 @@ internal static class MemoryRuler
         var guest = share.Guest;
         var family = share.Sizing.Leading.Family.Css();
         var block = Shapes.Block(x + 0.5, 0, Math.Max(1.5, width - 1), Height, guest.Kind, family).Cast<object>().ToList();
+        block.AddRange(Inside(share, x, width));
         var figure = Numbers.Short(share.Committed.GiB);
         var middle = x + (width / 2);
         // Name and figure are one text, so that what is read aloud holds what is seen.
         XElement words;
         if (width > (guest.Name.Length * 6.8) + 8)
         {
-            words = Svg.Words(Svg.Part(middle, 15, "block-name", guest.Name), Svg.Part(middle, 28, "block-value", figure));
+            words = Svg.Words(
+                Svg.Part(middle, share.Sizing.Inner.Count > 0 ? 12 : 15, "block-name", guest.Name),
+                Svg.Part(middle, share.Sizing.Inner.Count > 0 ? 23.5 : 28, "block-value", figure)
+            );
         }
         else
         {
@@ -106,11 +111,36 @@ internal static class MemoryRuler
             new XAttribute("data-host", host.Host.Id.Value),
             new XAttribute(
                 "aria-label",
-                $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}"
+                $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}{InsideWords(share)}"
             ),
             block
         );
     }
+
+    /// <summary>The app stacks a guest's engine runs, to scale along the foot of its block.</summary>
+    private static IEnumerable<XElement> Inside(MemoryShare share, double x, double width)
+    {
+        var stacks = share.Sizing.Inner.Select(s => (Stack: s, Gib: new MemoryShare(s.Guest, s).Committed.GiB)).ToList();
+        // A machine that may shrink, or whose memory was set too small, can hold less than its stacks want: they then share what there is.
+        var scale = width / Math.Max(share.Committed.GiB, stacks.Sum(s => s.Gib));
+        var at = x + 2;
+        foreach (var (stack, gib) in stacks)
+        {
+            var room = gib * scale;
+            yield return Svg.Rect(
+                at,
+                Height - InsideHeight - 2,
+                Math.Max(1, room - 2),
+                InsideHeight,
+                "inside " + stack.Leading.Family.Css(),
+                1
+            );
+            at += room;
+        }
+    }
+
+    private static string InsideWords(MemoryShare share) =>
+        share.Sizing.Inner.Count == 0 ? "" : $", with {string.Join(", ", share.Sizing.Inner.Select(s => s.Guest.Name))} inside";
 
     private static IEnumerable<XElement> Ticks(double total, double scale)
     {

@@ -68,6 +68,16 @@ public sealed class FindModel(DeskService desks, LabStore store) : LabPageModel(
             yield return new Hit(station.ToString(), "station", $"/{station}");
         }
 
+        foreach (var profile in Desk.Lab.Book.All)
+        {
+            yield return new Hit(
+                $"profile: {profile.Name}",
+                "what its sums are made of",
+                $"/Wants/Profile/{Uri.EscapeDataString(profile.Id)}"
+            );
+        }
+
+        yield return new Hit("Profiles", "how sizes follow from what is asked", "/Wants/Profiles");
         yield return new Hit("History", "every change, and the way back", "/History");
         yield return new Hit("Lab file", "read or write the whole lab", "/Lab");
         yield return new Hit("Add a host", "paste, upload or by hand", "/Kit#add");

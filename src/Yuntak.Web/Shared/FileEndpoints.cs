@@ -30,6 +30,12 @@ internal static class FileEndpoints
             "/files/runbook.md",
             async (DeskService desks) => Download(RunbookMarkdown.Of((await desks.LoadAsync()).Runbook), "text/markdown", "runbook.md")
         );
+        app.MapGet(
+            "/files/profiles.yaml",
+            async (LabStore store) =>
+                Download(ProfileFile.ToYaml((await store.HeadAsync(Pointer.Draft)).Lab.Profiles), "application/yaml", "profiles.yaml")
+        );
+        app.MapGet("/files/profiles/{id}", ProfileAsync);
         app.MapGet("/files/collect.sh", Script);
         app.MapGet("/files/compose/{guest}", ComposeAsync);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
@@ -41,6 +47,11 @@ internal static class FileEndpoints
         var script = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "collect.sh"));
         return show == true ? Results.Text(script, "text/plain", Encoding.UTF8) : Download(script, "application/x-sh", "collect.sh");
     }
+
+    private static async Task<IResult> ProfileAsync(string id, LabStore store) =>
+        (await store.HeadAsync(Pointer.Draft)).Lab.Book.Find(id) is { } profile
+            ? Download(ProfileFile.ToYaml([profile]), "application/yaml", $"{profile.Id}.yaml")
+            : Results.NotFound();
 
     private static async Task<IResult> ComposeAsync(string guest, LabStore store)
     {

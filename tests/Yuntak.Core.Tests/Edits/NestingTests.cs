@@ -50,6 +50,13 @@ public class NestingTests
     }
 
     [Fact]
+    public void The_outer_guest_gets_a_pool_for_the_bulk_data_that_came_with_it()
+    {
+        Nested.Guest(Outer)!.Placement!.BulkPool.ShouldBe("ember");
+        Nested.Findings("bench.no-pool-for-guest").ShouldBeEmpty();
+    }
+
+    [Fact]
     public void Putting_it_on_a_host_takes_it_out_again()
     {
         var changed = GuestEdits.Place(Cloud, new HostId("wren"))(Nested);

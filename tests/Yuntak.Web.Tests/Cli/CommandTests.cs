@@ -190,6 +190,42 @@ public sealed class CommandTests : IDisposable
         Run(null, "size", "--list").Said.ShouldContain("cameras: cameras (1 to 64, usually 4)");
     }
 
+    [Fact]
+    public void Size_answers_what_machines_started_over_the_network_need()
+    {
+        var size = JsonDocument.Parse(Run(null, "size", "network-boot", "images=2", "image=3", "--json").Said).RootElement;
+        size.GetProperty("clientMemoryBytes").GetInt64().ShouldBeInRange(3_800_000_000, 4_400_000_000, "image + 1 GiB");
+        size.GetProperty("fetchBytes").GetInt64().ShouldBe(3_000_000_000);
+    }
+
+    [Fact]
+    public void Size_uses_a_profile_file_and_refuses_one_with_a_mistake()
+    {
+        var file = folder.File("mixer.yaml");
+        const string Mixer = """
+            yuntak-profiles: 1
+            profiles:
+              - id: pigment-mixer
+                name: pigment mixer
+                summary: Recipes for glazes.
+                family: workshop
+                advised: [app-stack]
+                loads: [{ id: batches, label: Batches, says: "{0} batches", usual: 2, min: 0, max: 20 }]
+                busy: [{ label: batch, amount: 0.5, per: [batches] }]
+            """;
+        File.WriteAllText(file, Mixer);
+        var (ended, said, _) = Run(null, "size", "pigment-mixer", "batches=4", "--profiles", file, "--json");
+        ended.ShouldBe(0);
+        JsonDocument.Parse(said).RootElement.GetProperty("busyCores").GetDouble().ShouldBe(2);
+        Run(null, "size", "--list", "--profiles", file).Said.ShouldContain("pigment-mixer: Recipes for glazes.");
+
+        File.WriteAllText(file, Mixer.Replace("amount: 0.5", "amount: -1"));
+        var refused = Run(null, "size", "pigment-mixer", "--profiles", file);
+        refused.Ended.ShouldBe(2);
+        refused.Problem.ShouldContain("line 9, profiles[0].busy: «batch»: the amount is a number that is not negative");
+        Run(null, "size", "wiki", "--profiles", folder.File("nowhere.yaml")).Ended.ShouldBe(2);
+    }
+
     [Theory]
     [InlineData("no-such", "There is no profile called «no-such»")]
     [InlineData("wiki pages=4", "pages")]

@@ -48,7 +48,7 @@ public sealed class Site : IAsyncLifetime
         // Of a field given twice the last counts, but for boxes that may be ticked together.
         values.AddRange(
             fields
-                .Where((f, n) => f.Name == "disk" || fields.Skip(n + 1).All(later => later.Name != f.Name))
+                .Where((f, n) => f.Name is "disk" or "guests" || fields.Skip(n + 1).All(later => later.Name != f.Name))
                 .Select(f => KeyValuePair.Create(f.Name, f.Value))
         );
         var action = element.GetAttribute("formaction") ?? form.GetAttribute("action")!;

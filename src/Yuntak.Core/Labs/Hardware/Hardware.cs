@@ -1,3 +1,5 @@
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>What was read inside a host besides processor, memory and disks. Whatever nobody read is empty or null.</summary>
@@ -38,4 +40,17 @@ public sealed record Hardware(
 
     /// <summary>The function of that address, if there is one.</summary>
     public PciFunction? Function(string? address) => Functions.FirstOrDefault(f => f.Address == address);
+
+    /// <summary>What the wire carries: where goodput was measured the best of it, else the speed of the fastest port; null when neither is known.</summary>
+    public DataRate? FastestLink
+    {
+        get
+        {
+            double[] speeds =
+                LinkSpeeds.Count > 0
+                    ? [.. LinkSpeeds.Select(l => l.Goodput.BitsPerSecond)]
+                    : [.. Ports.Where(p => p.SpeedMbps is not null).Select(p => DataRate.FromMbps(p.SpeedMbps!.Value).BitsPerSecond)];
+            return speeds.Length == 0 ? null : new DataRate(speeds.Max());
+        }
+    }
 }

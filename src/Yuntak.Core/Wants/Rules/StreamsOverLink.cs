@@ -22,7 +22,7 @@ public sealed class StreamsOverLink : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Assessment lab) =>
         from host in lab.Hosts
-        let link = Link(host)
+        let link = host.Host.Hardware.FastestLink
         where link is not null
         let streams = host.Guests.Sum(g => g.Bandwidth.Value.BitsPerSecond)
         where streams > Video.LinkShare * link.Value.BitsPerSecond
@@ -36,14 +36,4 @@ public sealed class StreamsOverLink : IRule
                 )
                 + "."
         );
-
-    private static DataRate? Link(HostAssessment host)
-    {
-        var hardware = host.Host.Hardware;
-        double[] speeds =
-            hardware.LinkSpeeds.Count > 0
-                ? [.. hardware.LinkSpeeds.Select(l => l.Goodput.BitsPerSecond)]
-                : [.. hardware.Ports.Where(p => p.SpeedMbps is not null).Select(p => DataRate.FromMbps(p.SpeedMbps!.Value).BitsPerSecond)];
-        return speeds.Length == 0 ? null : new DataRate(speeds.Max());
-    }
 }

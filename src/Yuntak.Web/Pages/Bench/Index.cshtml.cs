@@ -4,6 +4,7 @@ using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
+using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Bench;
@@ -42,6 +43,24 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
             GuestEdits.UsePools(new GuestId(guest), Named(systemPool), Named(bulkPool)),
             then: $"/Bench?guest={Uri.EscapeDataString(guest)}"
         );
+
+    /// <summary>Says where an app stack's engine runs.</summary>
+    public Task<IActionResult> OnPostNestAsync(string guest, string? engine)
+    {
+        var id = new GuestId(guest);
+        Edit edit = engine switch
+        {
+            null or "" => lab => OutOf(lab, id),
+            GuestForm.OwnContainer => NestingEdits.RunInEngineOfItsOwn(id, GuestKind.SystemContainer),
+            GuestForm.OwnMachine => NestingEdits.RunInEngineOfItsOwn(id, GuestKind.Machine),
+            _ => NestingEdits.RunIn(id, new GuestId(engine)),
+        };
+        return ChangeAsync(edit, then: $"/Bench?guest={Uri.EscapeDataString(guest)}");
+    }
+
+    /// <summary>Onto the host its outer guest is on, or off every host when that one is on none.</summary>
+    private static Changed OutOf(Lab lab, GuestId id) =>
+        lab.Guest(id) is { } guest && lab.HostOf(guest) is { } host ? GuestEdits.Place(id, host.Id)(lab) : GuestEdits.TakeOff(id)(lab);
 
     private static string? Named(string? pool) => string.IsNullOrEmpty(pool) ? null : pool;
 }

@@ -2,8 +2,10 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
@@ -32,14 +34,23 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
     /// <summary>The profiles there are.</summary>
     public ProfileBook Book => Desk.Lab.Book;
 
-    /// <summary>The same want packaged in the three ways.</summary>
-    public IEnumerable<(GuestKind Kind, MemoryShare Share, string Means)> SideBySide =>
-        Enum.GetValues<GuestKind>()
-            .Select(kind =>
-            {
-                var guest = Sizing!.Guest with { Kind = kind };
-                return (kind, new MemoryShare(guest, Sizing.Of(guest, Book)), Means(kind));
-            });
+    /// <summary>The guests an app stack's engine could run in.</summary>
+    public IEnumerable<Guest> Outers => Desk.Lab.Guests.Where(g => g.Kind != GuestKind.AppStack && g.Id.Value != Id);
+
+    /// <summary>The same want packaged in every way.</summary>
+    public IEnumerable<PackagingWay> SideBySide => PackagingWays.Of(Desk.Assessment, Sizing!.Guest);
+
+    /// <summary>What the load typed is compared with: the guest as it is kept or, for a new one, the load a household usually has; null when they are the same.</summary>
+    public (string Name, Sizing Sizing)? Compared
+    {
+        get
+        {
+            var other = Id is null ? WithUsualLoad(Sizing!.Guest) : Desk.Lab.Guest(new GuestId(Id))!;
+            return other.Wants == Sizing!.Guest.Wants && other.Kind == Sizing.Guest.Kind && other.Overrides == Sizing.Guest.Overrides
+                ? null
+                : (Id is null ? "a usual household" : "as it is kept", Sizing.Of(Desk.Lab, other));
+        }
+    }
 
     public IActionResult OnGet(string? id, string? profile)
     {
@@ -64,8 +75,13 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
     }
 
     /// <summary>Sizes what is in the form, without keeping it.</summary>
-    public IActionResult OnPostSize()
+    public IActionResult OnPostSize(string? id)
     {
+        if (id is not null && Edit(id) is null)
+        {
+            return NotFound();
+        }
+
         ReadForm();
         TrySize(posted: true);
         return Page();
@@ -108,13 +124,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         }
 
         TrySize(posted: true);
-        var result = await ChangeFromFormAsync(
-            lab =>
-                before is null
-                    ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab)
-                    : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab),
-            "/Wants"
-        );
+        var result = await ChangeFromFormAsync(Keep(before), "/Wants");
         return then == "bench" && result is RedirectResult { Url: "/Wants" }
             ? Redirect($"/Bench?guest={Uri.EscapeDataString(await IdNowAsync(id))}")
             : result;
@@ -122,7 +132,8 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
 
     public Task<IActionResult> OnPostRemoveAsync(string id) => ChangeAsync(GuestEdits.Remove(new GuestId(id)), then: "/Wants");
 
-    private async Task<string> IdNowAsync(string? id) => id ?? (await Store.HeadAsync(Pointer.Draft)).Lab.Guests[^1].Id.Value;
+    private async Task<string> IdNowAsync(string? id) =>
+        id ?? (await Store.HeadAsync(Pointer.Draft)).Lab.Guests.Last(g => g.Name == Names.Clean(Form.Name)).Id.Value;
 
     private Guest? Edit(string id)
     {
@@ -166,12 +177,52 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         }
     }
 
-    private static string Means(GuestKind kind) =>
-        kind switch
+    /// <summary>The kind of guest the app stack's engine runs in, as the form says; null for none.</summary>
+    public GuestKind? WithinNow =>
+        Form.OwnEngine ?? (Form.Kind == GuestKind.AppStack ? Desk.Lab.Guest(new GuestId(Form.Engine))?.Kind : null);
+
+    /// <summary>The host the guest is on now, itself or inside another.</summary>
+    public Host? HostNow => Id is null ? null : Desk.Lab.HostOf(Desk.Lab.Guest(new GuestId(Id))!);
+
+    /// <summary>What is asked of the video encoders the guest uses, with what was typed.</summary>
+    public IEnumerable<EncoderUse> Encoders =>
+        HostNow is { } host && Sizing is { LeftToEncoder: > 0 } sizing
+            ? EncoderUse
+                .Of(FitCheck.Of(Desk.Assessment, sizing.Guest, host).After)
+                .Where(u => u.Guests.Any(g => g.Guest.Id == sizing.Guest.Id))
+            : [];
+
+    /// <summary>How long a machine that starts from it fetches, in seconds; null while it is on no host whose link or disk is known.</summary>
+    public Figure<double>? FetchTime => HostNow is { } host && Sizing is { } sizing ? FetchTimes.Of(sizing, host) : null;
+
+    /// <summary>Two sizes beside each other, figure by figure.</summary>
+    public static IEnumerable<(string Label, string Was, string Now)> Rows(Sizing was, Sizing now) =>
+        new (string, string, string)[]
         {
-            GuestKind.Machine => "its own kernel: best kept apart, takes whole devices, can move while running; starts in a minute",
-            GuestKind.SystemContainer =>
-                "shares the host's kernel: light, shares a graphics chip, starts in seconds; no network mounts of its own",
-            _ => "images and folders: lightest, updated by tag, easy to roll back; needs a container engine",
+            ("memory", was.Memory.ToString(), now.Memory.ToString()),
+            ("processors", $"{was.Vcpu}", $"{now.Vcpu}"),
+            ("kept busy", was.BusyCores.ToString(), now.BusyCores.ToString()),
+            ("system disk", was.SystemDisk.ToString(), now.SystemDisk.ToString()),
+            ("bulk data", was.Bulk.ToDecimalString(), now.Bulk.ToDecimalString()),
+            ("scratch space", was.Scratch.Value.ToDecimalString(), now.Scratch.Value.ToDecimalString()),
+            ("to encode, Mpx/s", Numbers.Short(was.EncodeMegapixels.Value), Numbers.Short(now.EncodeMegapixels.Value)),
+            ("over the network", was.Bandwidth.Value.ToString(), now.Bandwidth.Value.ToString()),
+        }.Where(r => r.Item2 != r.Item3 || r.Item1 is "memory" or "processors");
+
+    private static Guest WithUsualLoad(Guest guest) => guest with { Wants = [.. guest.Wants.Select(w => w with { Load = [] })] };
+
+    private Edit Keep(Guest? before) =>
+        lab =>
+        {
+            var changed = before is null
+                ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab)
+                : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab);
+            if (Form.OwnEngine is not { } kind)
+            {
+                return changed;
+            }
+
+            var nested = NestingEdits.RunInEngineOfItsOwn(before?.Id ?? changed.Lab.Guests[^1].Id, kind)(changed.Lab);
+            return new Changed(nested.Lab, before is null ? $"{changed.Sentence}; {nested.Sentence}" : nested.Sentence);
         };
 }

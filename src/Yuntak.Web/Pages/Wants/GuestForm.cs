@@ -19,9 +19,19 @@ public sealed record GuestForm(
     string ShrinkTo,
     string Image,
     string Folders,
+    string Engine,
+    bool Privileged,
+    string MadeFor,
+    string HealthCheck,
     IReadOnlyDictionary<string, string> Loads
 )
 {
+    /// <summary>The answer that an app stack's engine gets a system container of its own.</summary>
+    public const string OwnContainer = "+system-container";
+
+    /// <summary>The answer that an app stack's engine gets a machine of its own.</summary>
+    public const string OwnMachine = "+machine";
+
     /// <summary>The form of a guest that is there.</summary>
     public static GuestForm Of(Guest guest)
     {
@@ -45,13 +55,33 @@ public sealed record GuestForm(
             guest.MayShrinkTo?.ToExactString() ?? "",
             guest.Image ?? "",
             string.Join('\n', guest.Folders.Select(f => $"{f.HostPath} {f.ContainerPath}{(f.ReadOnly ? " ro" : "")}")),
+            guest.RunsIn?.Value ?? "",
+            guest.Privileged,
+            guest.MadeFor ?? "",
+            guest.HealthCheckMinutes?.ToString(CultureInfo.InvariantCulture) ?? "",
             loads
         );
     }
 
     /// <summary>The form for a new guest of a profile.</summary>
     public static GuestForm New(Profile profile) =>
-        new("", profile.Advised[0], Importance.Should, "", "", "", "", "", "", "", new Dictionary<string, string>(StringComparer.Ordinal));
+        new(
+            "",
+            profile.Advised[0],
+            Importance.Should,
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            "",
+            false,
+            "",
+            "",
+            new Dictionary<string, string>(StringComparer.Ordinal)
+        );
 
     /// <summary>The form as posted.</summary>
     public static GuestForm Read(IFormCollection form) =>
@@ -66,6 +96,10 @@ public sealed record GuestForm(
             form["shrink"].ToString(),
             form["image"].ToString(),
             form["folders"].ToString(),
+            form["engine"].ToString(),
+            form["privileged"].ToString() == "1",
+            form["made-for"].ToString(),
+            form["health-check"].ToString(),
             form.Where(f => f.Key.StartsWith("load-", StringComparison.Ordinal))
                 .ToDictionary(f => f.Key, f => f.Value.ToString(), StringComparer.Ordinal)
         );
@@ -102,9 +136,25 @@ public sealed record GuestForm(
             MayShrinkTo = Typed.OptionalSize(ShrinkTo, "May shrink to"),
             Image = Names.Clean(Image) is { Length: > 0 } image ? ImageChecked(image) : null,
             Folders = folders,
+            RunsIn = Kind == GuestKind.AppStack && Engine.Length > 0 && OwnEngine is null ? new GuestId(Engine) : null,
+            Privileged = Privileged && Kind == GuestKind.SystemContainer,
+            MadeFor = Names.Clean(MadeFor) is { Length: > 0 } family ? FamilyChecked(family) : null,
+            HealthCheckMinutes = Typed.OptionalWhole(HealthCheck, "Its health check waits", 0, 1440),
             Wants = [.. profiles.Select((p, n) => new Want(p.Id, LoadTyped(p, n, posted)))],
         };
     }
+
+    /// <summary>The kind of guest that is to be made for an app stack's engine; null when none is.</summary>
+    public GuestKind? OwnEngine =>
+        Kind != GuestKind.AppStack ? null
+        : Engine == OwnContainer ? GuestKind.SystemContainer
+        : Engine == OwnMachine ? GuestKind.Machine
+        : null;
+
+    private static string FamilyChecked(string family) =>
+        family.Length > 40 || family.Any(char.IsWhiteSpace)
+            ? throw new EditRefused("A processor family is one word, such as x86_64 or aarch64.")
+            : family;
 
     private static string ImageChecked(string image) =>
         image.Any(char.IsWhiteSpace) ? throw new EditRefused("An image's name has no spaces in it.") : image;

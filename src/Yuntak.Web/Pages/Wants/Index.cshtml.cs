@@ -1,4 +1,7 @@
+using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
@@ -28,7 +31,43 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         }
     }
 
+    /// <summary>What can be done to several guests at once, with the words for it.</summary>
+    public static readonly IReadOnlyList<(string Value, string Words)> BulkChanges =
+    [
+        .. Enum.GetValues<Importance>().Select(i => (i.ToString(), i.Words())),
+        .. Enum.GetValues<GuestKind>().Select(k => (k.ToString(), $"become {(k == GuestKind.AppStack ? "app stacks" : k.Words() + "s")}")),
+        ("Advice", "follow the advice again"),
+        ("TakeOff", "come off their hosts"),
+        ("Remove", "leave the lab"),
+    ];
+
+    /// <summary>The guests that were ticked when a change was refused.</summary>
+    public IReadOnlySet<string> Ticked { get; private set; } = new HashSet<string>();
+
+    /// <summary>The change that was refused.</summary>
+    public string? BulkChange { get; private set; }
+
     public void OnGet() { }
+
+    /// <summary>Does one thing to all guests that are ticked.</summary>
+    public Task<IActionResult> OnPostBulkAsync(string[] guests, string? change)
+    {
+        Ticked = guests.ToHashSet(StringComparer.Ordinal);
+        BulkChange = change;
+        List<GuestId> ids = [.. guests.Distinct(StringComparer.Ordinal).Select(g => new GuestId(g))];
+        return ChangeFromFormAsync(
+            Enum.TryParse<Importance>(change, out var importance) && Enum.IsDefined(importance) ? BulkEdits.Matter(ids, importance)
+                : Enum.TryParse<GuestKind>(change, out var kind) && Enum.IsDefined(kind) ? BulkEdits.Package(ids, kind)
+                : change switch
+                {
+                    "Advice" => BulkEdits.FollowAdvice(ids),
+                    "TakeOff" => BulkEdits.TakeOff(ids),
+                    "Remove" => BulkEdits.Remove(ids),
+                    _ => _ => throw new EditRefused("Choose what should happen to them."),
+                },
+            "/Wants"
+        );
+    }
 
     /// <summary>What is asked for in one line: «photo and file cloud, 5 people, 600 GB each».</summary>
     public static string Line(Sizing guest) =>

@@ -1,0 +1,60 @@
+using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Wants;
+using Yuntak.Data;
+using Yuntak.Formats.Intake;
+using Yuntak.Formats.LabFiles;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Pages.Wants;
+
+/// <summary>Every profile, those of the lab itself marked; files of profiles are read and given out here.</summary>
+[RequestSizeLimit(YuntakApp.LongestRequest)]
+public sealed class ProfilesModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+{
+    public override Station? Here => Station.Wants;
+
+    /// <summary>What was pasted, kept when it was refused.</summary>
+    public string? Pasted { get; private set; }
+
+    /// <summary>Everything that is wrong with the file.</summary>
+    public IReadOnlyList<string> Problems { get; private set; } = [];
+
+    /// <summary>The profiles by family.</summary>
+    public IEnumerable<IGrouping<Family, Profile>> Groups => Desk.Lab.Book.All.GroupBy(p => p.Family).OrderBy(g => g.Key);
+
+    public void OnGet() { }
+
+    /// <summary>Reads a profile file into the lab. One with anything wrong changes nothing.</summary>
+    public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text)
+    {
+        Pasted = text;
+        var content = text ?? "";
+        if (file is { Length: > 0 })
+        {
+            await using var stream = file.OpenReadStream();
+            content = TextDecoder.Read(stream, out var problem);
+            if (problem is not null)
+            {
+                Problems = [problem];
+                return Page();
+            }
+        }
+
+        if (string.IsNullOrWhiteSpace(content))
+        {
+            Problems = ["Choose a file or paste its text."];
+            return Page();
+        }
+
+        var reading = ProfileFile.Read(content);
+        if (reading.Profiles is { } profiles)
+        {
+            return await ChangeFromFormAsync(ProfileEdits.Keep(profiles), "/Wants/Profiles");
+        }
+
+        Problems = [.. reading.Problems.Select(p => p.ToString())];
+        return Page();
+    }
+}
