@@ -22,6 +22,7 @@ var folder = Directory.CreateDirectory(args[0]).FullName;
     ("kit-host", "/Kit/Host/kiln", 1280, 960, false),
     ("wants", "/Wants", 1280, 900, false),
     ("want-form", "/Wants/Guest/owlwatch", 1280, 900, false),
+    ("profile", "/Wants/Profile/media-library", 1280, 1100, false),
     ("runbook", "/Runbook", 1280, 900, false),
     ("runbook-phone", "/Runbook", 390, 844, true),
     ("history", "/History", 1280, 800, false),

@@ -3,7 +3,6 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Data;
-using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Shared;
 
@@ -40,21 +39,10 @@ public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(d
     {
         Form = SettingsForm.Of(Desk.Lab);
         Pasted = text;
-        var content = text ?? "";
-        if (file is { Length: > 0 })
+        var (content, problem) = await HandedIn.ReadAsync(file, text);
+        if (content is null)
         {
-            await using var stream = file.OpenReadStream();
-            content = TextDecoder.Read(stream, out var problem);
-            if (problem is not null)
-            {
-                Problems = [problem];
-                return Page();
-            }
-        }
-
-        if (string.IsNullOrWhiteSpace(content))
-        {
-            Problems = ["Choose a file or paste its text."];
+            Problems = [problem!];
             return Page();
         }
 

@@ -3,7 +3,6 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
-using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Shared;
 
@@ -30,21 +29,10 @@ public sealed class ProfilesModel(DeskService desks, LabStore store) : LabPageMo
     public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text)
     {
         Pasted = text;
-        var content = text ?? "";
-        if (file is { Length: > 0 })
+        var (content, problem) = await HandedIn.ReadAsync(file, text);
+        if (content is null)
         {
-            await using var stream = file.OpenReadStream();
-            content = TextDecoder.Read(stream, out var problem);
-            if (problem is not null)
-            {
-                Problems = [problem];
-                return Page();
-            }
-        }
-
-        if (string.IsNullOrWhiteSpace(content))
-        {
-            Problems = ["Choose a file or paste its text."];
+            Problems = [problem!];
             return Page();
         }
 

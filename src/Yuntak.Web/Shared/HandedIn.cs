@@ -1,0 +1,24 @@
+using Yuntak.Formats.Intake;
+
+namespace Yuntak.Web.Shared;
+
+/// <summary>Text somebody hands in: a file or, without one, what was pasted.</summary>
+internal static class HandedIn
+{
+    /// <summary>The text, or why there is none.</summary>
+    public static async Task<(string? Text, string? Problem)> ReadAsync(IFormFile? file, string? pasted)
+    {
+        var text = pasted;
+        if (file is { Length: > 0 })
+        {
+            await using var stream = file.OpenReadStream();
+            text = TextDecoder.Read(stream, out var problem);
+            if (problem is not null)
+            {
+                return (null, problem);
+            }
+        }
+
+        return string.IsNullOrWhiteSpace(text) ? (null, "Choose a file or paste its text.") : (text, null);
+    }
+}
