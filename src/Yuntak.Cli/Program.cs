@@ -10,6 +10,8 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     SizeCommand.Make(),
     RunbookCommand.Make(),
     ExportCommand.Make(),
+    PoolCommand.MakePool(),
+    PoolCommand.MakeLayouts(),
 };
 var parsed = root.Parse(args);
 if (parsed.Errors.Count == 0)

@@ -26,10 +26,10 @@ public class ArchitectureTests
     }
 
     [Fact]
-    public void The_core_uses_nothing_but_the_framework()
+    public void The_core_uses_nothing_but_the_framework_and_a_library_for_numbers()
     {
         var known = Assembly.Load("Yuntak.Core").GetReferencedAssemblies().Select(a => a.Name!);
-        known.ShouldAllBe(n => n.StartsWith("System.") || n == "netstandard" || n == "mscorlib");
+        known.ShouldAllBe(n => n.StartsWith("System.") || n == "MathNet.Numerics" || n == "netstandard" || n == "mscorlib");
     }
 
     [Fact]

@@ -14,7 +14,7 @@ public sealed class PoolBudget
         Host = host;
         Pool = pool;
         Disks = [.. host.DisksOf(pool)];
-        Room = PoolRoom.Of(pool.Layout, pool.Family, [.. Disks.Select(d => d.Size)]);
+        Room = PoolRoom.Of(pool.Layout, pool.Family, [.. Disks.Select(d => d.Size)], pool.Groups);
         List<FigureInput> claims = [];
         var claimed = pool.AlreadyUsed;
         foreach (var sizing in guests)

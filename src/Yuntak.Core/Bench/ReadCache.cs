@@ -25,7 +25,7 @@ public static class ReadCache
 
         var room = pools.Aggregate(
             ByteSize.Zero,
-            (sum, p) => sum + PoolRoom.Of(p.Layout, p.Family, [.. host.DisksOf(p).Select(d => d.Size)]).Usable
+            (sum, p) => sum + PoolRoom.Of(p.Layout, p.Family, [.. host.DisksOf(p).Select(d => d.Size)], p.Groups).Usable
         );
         return ByteSize.Max(Least, ByteSize.FromGiB(room.TiB));
     }

@@ -6,12 +6,18 @@ namespace Yuntak.Core.Disks;
 /// <summary>What each layout is called, needs and survives.</summary>
 public static class PoolLayouts
 {
+    /// <summary>Whether parity has disks of its own.</summary>
+    public static bool IsDedicated(this PoolLayout layout) => layout is PoolLayout.Dedicated1 or PoolLayout.Dedicated2;
+
+    /// <summary>Disks' worth of parity that is spread over all disks of a group.</summary>
+    public static int StripedParity(this PoolLayout layout) => layout.IsDedicated() ? 0 : layout.ParityDisks();
+
     /// <summary>Disks' worth of parity in a layout; 0 for those without.</summary>
     public static int ParityDisks(this PoolLayout layout) =>
         layout switch
         {
-            PoolLayout.Parity1 => 1,
-            PoolLayout.Parity2 => 2,
+            PoolLayout.Parity1 or PoolLayout.Dedicated1 => 1,
+            PoolLayout.Parity2 or PoolLayout.Dedicated2 => 2,
             PoolLayout.Parity3 => 3,
             _ => 0,
         };
@@ -46,9 +52,13 @@ public static class PoolLayouts
             var more => $"it survives {more} more",
         };
 
-    /// <summary>The layout with its disks in words: «mirror of 2 disks», «single disk».</summary>
-    public static string Words(this PoolLayout layout, int disks) =>
-        disks == 1 ? layout.Words() : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";
+    /// <summary>The layout with its disks in words: «mirror of 2 disks», «single disk», «2 × double parity of 6 disks».</summary>
+    public static string Words(this PoolLayout layout, int disks, int groups = 1) =>
+        disks == 1 ? layout.Words()
+        : layout.IsDedicated() ? $"{disks - layout.ParityDisks()} data disks with {layout.Words()}"
+        : groups > 1 && disks % groups == 0 ? $"{groups} × {layout.Words()} of {Numbers.Count(disks / groups, "disk")}"
+        : groups > 1 ? $"{groups} × {layout.Words()} over {Numbers.Count(disks, "disk")}"
+        : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";
 
     /// <summary>The layout in words.</summary>
     public static string Words(this PoolLayout layout) =>
@@ -60,6 +70,8 @@ public static class PoolLayouts
             PoolLayout.StripedMirrors => "striped mirrors",
             PoolLayout.Parity1 => "single parity",
             PoolLayout.Parity2 => "double parity",
-            _ => "triple parity",
+            PoolLayout.Parity3 => "triple parity",
+            PoolLayout.Dedicated1 => "a parity disk",
+            _ => "two parity disks",
         };
 }

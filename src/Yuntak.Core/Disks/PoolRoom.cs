@@ -25,26 +25,40 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
     private static readonly ByteSize LeastReserve = ByteSize.FromMiB(128);
 
     /// <summary>The room of a pool made of these disks.</summary>
-    public static PoolRoom Of(PoolLayout layout, PoolFamily family, IReadOnlyList<ByteSize> disks)
+    /// <param name="layout">How the disks of a group share the data.</param>
+    /// <param name="family">Block array or copy-on-write.</param>
+    /// <param name="disks">Sizes; with dedicated parity the parity disks first.</param>
+    /// <param name="groups">How many groups the disks are split into.</param>
+    public static PoolRoom Of(PoolLayout layout, PoolFamily family, IReadOnlyList<ByteSize> disks, int groups = 1) =>
+        Of(DiskGroup.Split(layout, disks, groups), family);
+
+    /// <summary>The room of a pool of one or more groups.</summary>
+    /// <param name="groups">The groups.</param>
+    /// <param name="family">Block array or copy-on-write.</param>
+    /// <param name="block">The block written at once, in bytes; matters for parity in copy-on-write pools.</param>
+    /// <param name="sector">The physical sector, in bytes.</param>
+    public static PoolRoom Of(IReadOnlyList<DiskGroup> groups, PoolFamily family, int block = QuotedBlock, int sector = Sector)
     {
-        var raw = disks.Aggregate(ByteSize.Zero, (sum, d) => sum + d);
-        if (disks.Count < layout.FewestDisks())
+        var raw = Sum(groups, g => g.Raw);
+        if (groups.Any(g => !g.HasEnough))
         {
             return new PoolRoom(raw, default, default, default, default);
         }
 
-        var afterParity = AfterParityOf(layout, disks);
+        var afterParity = Sum(groups, g => g.AfterParity);
         if (family == PoolFamily.BlockArray)
         {
             return new PoolRoom(raw, afterParity, afterParity, afterParity, afterParity * ComfortShare);
         }
 
-        var parity = layout.ParityDisks();
-        var afterPadding = parity == 0 ? afterParity : disks.Count * disks.Min() * Efficiency(disks.Count, parity, QuotedBlock);
+        var afterPadding = ByteSize.Min(afterParity, Sum(groups, g => g.AfterPadding(block, sector)));
         var usable = afterPadding - ByteSize.Max(LeastReserve, ByteSize.Min(MostReserve, afterPadding / 32));
         usable = ByteSize.Max(usable, ByteSize.Zero);
         return new PoolRoom(raw, afterParity, afterPadding, usable, usable * ComfortShare);
     }
+
+    private static ByteSize Sum(IReadOnlyList<DiskGroup> groups, Func<DiskGroup, ByteSize> of) =>
+        groups.Aggregate(ByteSize.Zero, (sum, g) => sum + of(g));
 
     /// <summary>
     /// The share of a copy-on-write parity pool that holds data, for one block size: D = ⌈B / a⌉ data sectors, P = p · ⌈D / (n − p)⌉ parity sectors,
@@ -78,20 +92,6 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
                 ],
             new Source("sector arithmetic; reserve from memory; comfort line is common practice")
         );
-
-    private static ByteSize AfterParityOf(PoolLayout layout, IReadOnlyList<ByteSize> disks) =>
-        layout switch
-        {
-            PoolLayout.Single or PoolLayout.Mirror => disks.Min(),
-            PoolLayout.Stripe => disks.Count * disks.Min(),
-            // Largest with next largest, so that the least is lost to unequal pairs.
-            PoolLayout.StripedMirrors => disks
-                .OrderDescending()
-                .Chunk(2)
-                .Where(pair => pair.Length == 2)
-                .Aggregate(ByteSize.Zero, (sum, pair) => sum + pair[1]),
-            _ => (disks.Count - layout.ParityDisks()) * disks.Min(),
-        };
 
     private static int CeilingOf(int a, int b) => (a + b - 1) / b;
 }

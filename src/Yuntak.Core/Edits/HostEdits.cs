@@ -76,6 +76,18 @@ public static class HostEdits
                 );
             }
 
+            if (named.Groups > 1 && named.DiskIds.Count < named.Groups * named.Layout.FewestDisks())
+            {
+                throw new EditRefused(
+                    $"{named.Groups} groups of {named.Layout.Words()} need at least {named.Groups * named.Layout.FewestDisks()} disks; {named.DiskIds.Count} chosen."
+                );
+            }
+
+            if (named.Layout.IsDedicated() && named.Family == PoolFamily.CopyOnWrite)
+            {
+                throw new EditRefused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
+            }
+
             if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
             {
                 throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
@@ -89,7 +101,7 @@ public static class HostEdits
 
             return new Changed(
                 lab.WithHost(id, h => h with { Pools = h.Pools.With(named) }),
-                $"{host.Name}: pool {named.Name} added, {named.Layout.Words(named.DiskIds.Count)}"
+                $"{host.Name}: pool {named.Name} added, {named.Layout.Words(named.DiskIds.Count, named.Groups)}"
             );
         };
 

@@ -24,6 +24,18 @@ public static class KindWords
             _ => "virtual",
         };
 
+    /// <summary>What a pool is for, in words.</summary>
+    public static string Words(this ContentKind kind) =>
+        kind switch
+        {
+            ContentKind.GuestDisks => "guest disks",
+            ContentKind.Bulk => "bulk",
+            ContentKind.InstallMedia => "install media",
+            ContentKind.Templates => "templates",
+            ContentKind.Backups => "backups",
+            _ => "scratch",
+        };
+
     /// <summary>How much a guest matters, in words.</summary>
     public static string Words(this Importance importance) =>
         importance switch

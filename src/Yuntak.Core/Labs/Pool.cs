@@ -8,4 +8,22 @@ namespace Yuntak.Core.Labs;
 /// <param name="Family">Block array or copy-on-write.</param>
 /// <param name="DiskIds">The stable ids of its disks.</param>
 /// <param name="AlreadyUsed">What lies in it besides the guests' volumes.</param>
-public sealed record Pool(string Name, PoolLayout Layout, PoolFamily Family, ValueList<string> DiskIds, ByteSize AlreadyUsed = default);
+/// <param name="Groups">How many groups of this layout stand side by side; 1 for most pools.</param>
+/// <param name="Takes">What it is meant for; empty while nobody has said.</param>
+/// <param name="Encrypted">Whether it is encrypted; null while nobody has said.</param>
+/// <param name="KeyPlaces">Where its key is kept besides the host.</param>
+/// <param name="ScrubDays">Days between scrubs or parity checks; 0 for none planned, null while nobody has said.</param>
+/// <param name="Thin">Whether volumes take room only as they fill.</param>
+public sealed record Pool(
+    string Name,
+    PoolLayout Layout,
+    PoolFamily Family,
+    ValueList<string> DiskIds,
+    ByteSize AlreadyUsed = default,
+    int Groups = 1,
+    ValueList<ContentKind> Takes = default,
+    bool? Encrypted = null,
+    ValueList<string> KeyPlaces = default,
+    int? ScrubDays = null,
+    bool Thin = false
+);

@@ -23,4 +23,10 @@ public enum PoolLayout
 
     /// <summary>Three disks' worth of parity.</summary>
     Parity3,
+
+    /// <summary>One disk for parity alone; every data disk can be read by itself.</summary>
+    Dedicated1,
+
+    /// <summary>Two disks for parity alone.</summary>
+    Dedicated2,
 }

@@ -11,7 +11,7 @@ internal static class PoolRecipes
     public static StepDraft MakePool(Host host, Pool pool)
     {
         var disks = host.DisksOf(pool).ToList();
-        var room = PoolRoom.Of(pool.Layout, pool.Family, [.. disks.Select(d => d.Size)]);
+        var room = PoolRoom.Of(pool.Layout, pool.Family, [.. disks.Select(d => d.Size)], pool.Groups);
         var boot = disks.Any(d => d.IsBoot);
         return new(
             LifeStage.Planned,

@@ -2,6 +2,7 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
@@ -61,6 +62,13 @@ public static class JsonAnswers
 
     /// <summary>What <c>size --json</c> answers.</summary>
     public static string Size(Sizing sizing) => Text(SizeAnswer.Of(sizing));
+
+    /// <summary>What <c>size --list --json</c> answers.</summary>
+    public static string Pool(PoolPlan plan) => Text(PoolAnswer.Of(plan));
+
+    /// <summary>What <c>layouts --json</c> answers.</summary>
+    public static string Layouts(IEnumerable<LayoutCandidate> candidates) =>
+        Text(new JsonObject { ["layouts"] = PoolAnswer.Of(candidates) });
 
     /// <summary>What <c>size --list --json</c> answers.</summary>
     public static string Profiles(ProfileBook book) => Text(new JsonObject { ["profiles"] = SizeAnswer.Profiles(book) });

@@ -39,6 +39,8 @@ internal static class LabFileNames
         ("parity1", PoolLayout.Parity1),
         ("parity2", PoolLayout.Parity2),
         ("parity3", PoolLayout.Parity3),
+        ("dedicated1", PoolLayout.Dedicated1),
+        ("dedicated2", PoolLayout.Dedicated2),
     ];
 
     public static readonly (string Word, PoolFamily Value)[] Families = [("array", PoolFamily.BlockArray), ("cow", PoolFamily.CopyOnWrite)];
@@ -56,6 +58,11 @@ internal static class LabFileNames
         ("household", DayShape.Household),
         ("afternoon", DayShape.Afternoon),
         ("night", DayShape.Night),
+    ];
+
+    public static readonly (string Word, ContentKind Value)[] Contents =
+    [
+        .. Enum.GetValues<ContentKind>().Select(c => (c.Words().Replace(' ', '-'), c)),
     ];
 
     public static readonly (string Word, ReadCacheRule Value)[] CacheRules =

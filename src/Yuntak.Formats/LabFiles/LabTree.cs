@@ -112,6 +112,12 @@ internal static class LabTree
             ["disks"] = new JsonArray([.. pool.DiskIds.Select(d => (JsonNode)d)]),
         };
         Put(tree, "missing", HardwareTree.Texts([.. pool.DiskIds.Where(d => host.Disks.All(h => h.Id != d))]));
+        Put(tree, "groups", pool.Groups == 1 ? null : pool.Groups);
+        Put(tree, "takes", HardwareTree.Texts([.. pool.Takes.Select(t => LabFileNames.Contents.WordFor(t))]));
+        Put(tree, "encrypted", pool.Encrypted);
+        Put(tree, "key-in", HardwareTree.Texts(pool.KeyPlaces));
+        Put(tree, "scrub-days", pool.ScrubDays);
+        Put(tree, "thin", pool.Thin ? true : null);
         Put(tree, "already-used", pool.AlreadyUsed == ByteSize.Zero ? null : pool.AlreadyUsed.ToExactString());
         return tree;
     }

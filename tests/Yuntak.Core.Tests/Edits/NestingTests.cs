@@ -12,14 +12,14 @@ namespace Yuntak.Core.Tests.Edits;
 /// <summary>App stacks whose engine runs inside another guest: counted once, moved along, built after it.</summary>
 public class NestingTests
 {
-    private static readonly GuestId Cloud = new("cloud");
+    private static readonly GuestId Papers = new("papers");
     private static readonly GuestId Outer = new("nest");
-    private static readonly Guest Stack = Small.Guest("cloud", "file-cloud", GuestKind.AppStack, new LoadValue("quota", 10));
+    private static readonly Guest Stack = Small.Guest("papers", "file-cloud", GuestKind.AppStack, new LoadValue("quota", 10));
     private static readonly Lab Pair = Small.Lab(Small.Host("kiln", 64, 8, 16, 8), Small.Host("wren", 64, 8, 16, 8));
 
     private static readonly Lab Nested = Pair.WithGuestOn(Small.Guest("nest", "app-engine", GuestKind.SystemContainer), "kiln")
         .WithGuestOn(Stack, "kiln")
-        .With(NestingEdits.RunIn(Cloud, Outer));
+        .With(NestingEdits.RunIn(Papers, Outer));
 
     [Fact]
     [Trade]
@@ -29,7 +29,7 @@ public class NestingTests
         var inner = Small.Size(Stack);
 
         host.Guests.Single().Guest.Id.ShouldBe(Outer);
-        host.AllGuests.Select(g => g.Guest.Id).ShouldBe([Outer, Cloud]);
+        host.AllGuests.Select(g => g.Guest.Id).ShouldBe([Outer, Papers]);
         var alone = Small.Size(Small.Guest("nest", "app-engine", GuestKind.SystemContainer));
         var with = host.Guests.Single();
         with.BusyCores.Value.ShouldBe(alone.BusyCores.Value + inner.BusyCores.Value, 1e-9);
@@ -42,10 +42,10 @@ public class NestingTests
     [Fact]
     public void It_stands_where_its_outer_guest_stands_and_moves_along()
     {
-        Nested.Guest(Cloud)!.Placement.ShouldBeNull();
-        Nested.HostOf(Nested.Guest(Cloud)!)!.Name.ShouldBe("kiln");
+        Nested.Guest(Papers)!.Placement.ShouldBeNull();
+        Nested.HostOf(Nested.Guest(Papers)!)!.Name.ShouldBe("kiln");
         var moved = Nested.With(GuestEdits.Place(Outer, new HostId("wren")));
-        moved.HostOf(moved.Guest(Cloud)!)!.Name.ShouldBe("wren");
+        moved.HostOf(moved.Guest(Papers)!)!.Name.ShouldBe("wren");
         Assessment.Of(moved).NotPlaced.ShouldBeEmpty();
     }
 
@@ -59,30 +59,30 @@ public class NestingTests
     [Fact]
     public void Putting_it_on_a_host_takes_it_out_again()
     {
-        var changed = GuestEdits.Place(Cloud, new HostId("wren"))(Nested);
-        changed.Sentence.ShouldBe("cloud taken out of nest and put on wren");
-        changed.Lab.Guest(Cloud)!.RunsIn.ShouldBeNull();
+        var changed = GuestEdits.Place(Papers, new HostId("wren"))(Nested);
+        changed.Sentence.ShouldBe("papers taken out of nest and put on wren");
+        changed.Lab.Guest(Papers)!.RunsIn.ShouldBeNull();
     }
 
     [Fact]
     public void Making_it_a_machine_puts_it_on_the_host_itself()
     {
-        var lab = Nested.With(GuestEdits.Change(Cloud, g => g with { Kind = GuestKind.Machine }));
-        lab.Guest(Cloud)!.RunsIn.ShouldBeNull();
-        lab.Guest(Cloud)!.Placement!.Host.Value.ShouldBe("kiln");
+        var lab = Nested.With(GuestEdits.Change(Papers, g => g with { Kind = GuestKind.Machine }));
+        lab.Guest(Papers)!.RunsIn.ShouldBeNull();
+        lab.Guest(Papers)!.Placement!.Host.Value.ShouldBe("kiln");
     }
 
     [Fact]
     public void Only_app_stacks_run_inside_and_only_in_what_is_none()
     {
-        Should.Throw<EditRefused>(() => NestingEdits.RunIn(Outer, Cloud)(Nested)).Message.ShouldContain("only app stacks run inside");
+        Should.Throw<EditRefused>(() => NestingEdits.RunIn(Outer, Papers)(Nested)).Message.ShouldContain("only app stacks run inside");
         var two = Nested.WithGuestOn(Small.Guest("wiki", kind: GuestKind.AppStack), "kiln");
         Should
-            .Throw<EditRefused>(() => NestingEdits.RunIn(new GuestId("wiki"), Cloud)(two))
+            .Throw<EditRefused>(() => NestingEdits.RunIn(new GuestId("wiki"), Papers)(two))
             .Message.ShouldContain("is an app stack itself");
         Should
             .Throw<EditRefused>(() => GuestEdits.Change(Outer, g => g with { Kind = GuestKind.AppStack })(Nested))
-            .Message.ShouldContain("cannot become an app stack while cloud runs in it");
+            .Message.ShouldContain("cannot become an app stack while papers runs in it");
     }
 
     [Theory]
@@ -90,11 +90,11 @@ public class NestingTests
     [InlineData(GuestKind.SystemContainer)]
     public void An_engine_of_its_own_is_made_where_the_stack_was(GuestKind kind)
     {
-        var changed = NestingEdits.RunInEngineOfItsOwn(Cloud, kind)(Pair.WithGuestOn(Stack, "wren"));
+        var changed = NestingEdits.RunInEngineOfItsOwn(Papers, kind)(Pair.WithGuestOn(Stack, "wren"));
         var engine = changed.Lab.Guests.Single(g => g.Name == "app engine");
         engine.Kind.ShouldBe(kind);
         engine.Placement!.Host.Value.ShouldBe("wren");
-        changed.Lab.Guest(Cloud)!.RunsIn.ShouldBe(engine.Id);
+        changed.Lab.Guest(Papers)!.RunsIn.ShouldBe(engine.Id);
         NestingEdits.GivenUp(kind).Count.ShouldBeGreaterThan(2);
     }
 
@@ -102,16 +102,16 @@ public class NestingTests
     public void The_runbook_builds_the_outer_guest_first_and_takes_it_away_last()
     {
         GuestId[] Order(Lab from, Lab to) => [.. RunbookBuilder.Build(from, to).Sections.Select(s => s.Change.Guest!.Value)];
-        Order(Pair, Nested).ShouldBe([Outer, Cloud]);
-        Order(Nested, Pair).ShouldBe([Cloud, Outer]);
+        Order(Pair, Nested).ShouldBe([Outer, Papers]);
+        Order(Nested, Pair).ShouldBe([Papers, Outer]);
     }
 
     [Fact]
     public void The_difference_and_the_sentence_say_where_it_runs()
     {
         var before = Pair.WithGuestOn(Small.Guest("nest", "app-engine", GuestKind.SystemContainer), "kiln").WithGuestOn(Stack, "kiln");
-        NestingEdits.RunIn(Cloud, Outer)(before).Sentence.ShouldBe("cloud runs in nest now");
-        LabDifference.Between(before, Nested).Single(c => c.Guest == Cloud).Sentence.ShouldContain("nest");
+        NestingEdits.RunIn(Papers, Outer)(before).Sentence.ShouldBe("papers runs in nest now");
+        LabDifference.Between(before, Nested).Single(c => c.Guest == Papers).Sentence.ShouldContain("nest");
     }
 
     [Fact]

@@ -1,0 +1,33 @@
+using MathNet.Numerics.LinearAlgebra.Double;
+
+namespace Yuntak.Core.Disks;
+
+/// <summary>A group of disks that fail and are rebuilt one at a time: states 0 … p failed disks, data lost at p + 1.</summary>
+public static class BirthDeathChain
+{
+    /// <summary>
+    /// The mean time until data is lost. With hᵢ the mean time from i to i + 1 failed disks, λᵢ = (n − i)·λ and one repair at a time at μ,
+    /// λᵢ·hᵢ − μ·hᵢ₋₁ = 1; the times add up. The system has no cancellation, so it stays exact for rates many powers of ten apart.
+    /// For p = 1 it is ((2n − 1)λ + μ) / (n(n − 1)λ²).
+    /// </summary>
+    /// <param name="disks">n.</param>
+    /// <param name="survives">p, less than n.</param>
+    /// <param name="failureRate">λ of one disk, an hour.</param>
+    /// <param name="repairRate">μ, an hour.</param>
+    /// <returns>Hours.</returns>
+    public static double MeanHoursToLoss(int disks, int survives, double failureRate, double repairRate)
+    {
+        var states = survives + 1;
+        var system = DenseMatrix.Create(states, states, 0);
+        for (var failed = 0; failed < states; failed++)
+        {
+            system[failed, failed] = (disks - failed) * failureRate;
+            if (failed > 0)
+            {
+                system[failed, failed - 1] = -repairRate;
+            }
+        }
+
+        return system.Solve(DenseVector.Create(states, 1)).Sum();
+    }
+}

@@ -1,0 +1,146 @@
+using System.Globalization;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Disks;
+
+/// <summary>Disks and layouts as people type them: «6x20TB», «1x6TB,1x2TB», «2*parity2».</summary>
+public static class DiskText
+{
+    /// <summary>The most disks that are reckoned with at once.</summary>
+    public const int MostDisks = 240;
+
+    private const int MostGroups = 60;
+
+    private static readonly (string Word, PoolLayout Layout)[] Layouts =
+    [
+        ("single", PoolLayout.Single),
+        ("stripe", PoolLayout.Stripe),
+        ("mirror", PoolLayout.Mirror),
+        ("mirrors", PoolLayout.StripedMirrors),
+        ("striped-mirrors", PoolLayout.StripedMirrors),
+        ("parity1", PoolLayout.Parity1),
+        ("parity2", PoolLayout.Parity2),
+        ("parity3", PoolLayout.Parity3),
+        ("dedicated1", PoolLayout.Dedicated1),
+        ("dedicated2", PoolLayout.Dedicated2),
+    ];
+
+    private static readonly (string Word, DiskKind Kind)[] Kinds =
+    [
+        ("spinning", DiskKind.Spinning),
+        ("sata-flash", DiskKind.SataFlash),
+        ("nvme-flash", DiskKind.NvmeFlash),
+    ];
+
+    /// <summary>Reads disks: count, an x, a size, perhaps a colon and a kind; several sorts with commas between.</summary>
+    /// <exception cref="EditRefused">The text makes no disks; the message says what is wrong.</exception>
+    public static IReadOnlyList<DiskSpec> Disks(string? text)
+    {
+        List<DiskSpec> disks = [];
+        foreach (var part in (text ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+        {
+            var (sort, kind) = Kind(part);
+            var at = sort.IndexOf('x', StringComparison.OrdinalIgnoreCase);
+            var count = 1;
+            if (
+                at >= 0
+                && !(int.TryParse(sort[..at].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out count) && count <= MostDisks)
+            )
+            {
+                throw new EditRefused($"«{Short(part)}»: a number of disks up to {MostDisks} belongs before the x, such as 6x20TB.");
+            }
+
+            if (!ByteSize.TryParse(sort[(at + 1)..], Prefixes.Decimal, out var size))
+            {
+                throw new EditRefused($"«{Short(part)}»: a size such as 20TB or 960GB belongs here, not «{Short(sort[(at + 1)..])}».");
+            }
+
+            if (count == 0 || size == ByteSize.Zero)
+            {
+                throw new EditRefused($"«{Short(part)}» is no disk. Write how many and how large, such as 6x20TB.");
+            }
+
+            disks.AddRange(Enumerable.Repeat(new DiskSpec(size, kind), count));
+        }
+
+        return disks.Count switch
+        {
+            0 => throw new EditRefused("Say how many disks and how large, such as 6x20TB, or 1x6TB,1x2TB for unequal ones."),
+            > MostDisks => throw new EditRefused($"{disks.Count} disks; up to {MostDisks} are reckoned with."),
+            _ => disks,
+        };
+    }
+
+    /// <summary>Reads a layout: a word, perhaps with a number of groups and a star before it.</summary>
+    /// <exception cref="EditRefused">There is no such layout.</exception>
+    public static (PoolLayout Layout, int Groups) Layout(string? text)
+    {
+        var typed = Names.Clean(text);
+        var star = typed.IndexOf('*', StringComparison.Ordinal);
+        var groups = 1;
+        if (
+            star >= 0
+            && !(
+                int.TryParse(typed[..star].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out groups)
+                && groups is > 0 and <= MostGroups
+            )
+        )
+        {
+            throw new EditRefused(
+                $"«{Short(typed)}»: a number of groups from 1 to {MostGroups} belongs before the star, such as 2*parity2."
+            );
+        }
+
+        var word = typed[(star + 1)..].Trim();
+        foreach (var (known, layout) in Layouts)
+        {
+            if (known == word)
+            {
+                return (layout, groups);
+            }
+        }
+
+        throw new EditRefused(
+            $"There is no layout «{Short(word)}». There are: {string.Join(", ", Layouts.Select(l => l.Word))}; groups as 2*parity2."
+        );
+    }
+
+    /// <summary>A layout as it is typed.</summary>
+    public static string Word(PoolLayout layout, int groups = 1) =>
+        (groups > 1 ? $"{groups}*" : "") + Layouts.First(l => l.Layout == layout).Word;
+
+    /// <summary>Disks as they are typed: «6x20TB».</summary>
+    public static string Word(IEnumerable<DiskSpec> disks) =>
+        string.Join(
+            ',',
+            disks
+                .GroupBy(d => d)
+                .Select(g =>
+                    $"{g.Count()}x{g.Key.Size.ToDecimalString().Replace(Numbers.ThinSpace, "", StringComparison.Ordinal)}"
+                    + (g.Key.Kind == DiskKind.Spinning ? "" : ":" + Kinds.FirstOrDefault(k => k.Kind == g.Key.Kind, Kinds[0]).Word)
+                )
+        );
+
+    private static (string Sort, DiskKind Kind) Kind(string part)
+    {
+        var colon = part.IndexOf(':', StringComparison.Ordinal);
+        if (colon < 0)
+        {
+            return (part, DiskKind.Spinning);
+        }
+
+        foreach (var (word, kind) in Kinds)
+        {
+            if (word == part[(colon + 1)..].Trim())
+            {
+                return (part[..colon], kind);
+            }
+        }
+
+        throw new EditRefused($"«{Short(part)}»: behind the colon stands one of {string.Join(", ", Kinds.Select(k => k.Word))}.");
+    }
+
+    private static string Short(string text) => text.Length > 40 ? text[..40] + "…" : text;
+}

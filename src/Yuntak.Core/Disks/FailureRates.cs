@@ -1,0 +1,30 @@
+namespace Yuntak.Core.Disks;
+
+/// <summary>How often disks fail; common practice.</summary>
+public static class FailureRates
+{
+    /// <summary>Hours in a year.</summary>
+    public const double HoursPerYear = 8_766;
+
+    /// <summary>Hours until a spare is there when none lies ready.</summary>
+    public const double SpareWaitHours = 72;
+
+    /// <summary>The share of disks of an age that fail within a year: 1.5 % up to 3 years, 2.5 % up to 5, 5 % after.</summary>
+    /// <param name="ageYears">Whole years behind it count; 3.9 is still 3.</param>
+    public static double Annual(double ageYears) =>
+        Math.Floor(ageYears) switch
+        {
+            <= 3 => 0.015,
+            <= 5 => 0.025,
+            _ => 0.05,
+        };
+
+    /// <summary>How much more often a disk fails by the way it was bought.</summary>
+    public static double Multiplier(DiskCondition condition) =>
+        condition switch
+        {
+            DiskCondition.New => 1,
+            DiskCondition.Recertified => 1.3,
+            _ => 1.6,
+        };
+}
