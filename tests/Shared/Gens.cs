@@ -133,7 +133,21 @@ internal static class Gens
             new Processor("x86_64", 1, cores, cores * threads, virtualisation, ports % 3 == 0 ? "Brackwater B8" : null),
             ByteSize.FromGiB(memory),
             [.. ports == 7 ? disks.SkipLast(1) : disks],
-            PoolProposal.For(disks),
+            [
+                .. PoolProposal
+                    .For(disks)
+                    .Select(
+                        (p, n) =>
+                            p with
+                            {
+                                Takes = n == 0 ? [ContentKind.GuestDisks, ContentKind.InstallMedia] : [],
+                                Encrypted = battery,
+                                KeyPlaces = ports == 3 ? ["safe", name] : [],
+                                ScrubDays = ports < 3 ? ports * 30 : null,
+                                Thin = ports == 4,
+                            }
+                    ),
+            ],
             ports == 8 ? null : ports,
             battery,
             ports * 7.5,
@@ -209,7 +223,8 @@ internal static class Gens
             Devices: which == 5 ? ["0000:01:00.0", "0000:02:00.0"] : [],
             Privileged: which == 6,
             MadeFor: which is 7 or 8 ? "aarch64" : null,
-            HealthCheckMinutes: which == 9 ? 3 : null
+            HealthCheckMinutes: which == 9 ? 3 : null,
+            Growth: which == 11 ? new Growth(ByteSize.FromGB(40), 0.125, 0.5) : null
         );
 
     /// <summary>A lab with up to four hosts and eight guests, some of them placed.</summary>

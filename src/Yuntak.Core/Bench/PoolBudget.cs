@@ -17,26 +17,33 @@ public sealed class PoolBudget
         Room = PoolRoom.Of(pool.Layout, pool.Family, [.. Disks.Select(d => d.Size)], pool.Groups);
         List<FigureInput> claims = [];
         var claimed = pool.AlreadyUsed;
+        Promised = pool.AlreadyUsed;
         foreach (var sizing in guests)
         {
             var placement = sizing.Guest.Placement;
             if (placement?.SystemPool == pool.Name)
             {
-                claimed += sizing.SystemDisk;
-                claims.Add(new FigureInput($"{sizing.Guest.Name}, system disk", sizing.SystemDisk));
+                Promised += sizing.SystemDisk;
+                var taken = Taken(pool, sizing.SystemDisk, sizing.AdvisedSystemDisk.Value);
+                claimed += taken;
+                claims.Add(new FigureInput($"{sizing.Guest.Name}, system disk", taken));
             }
 
             if (placement?.BulkPool == pool.Name)
             {
-                claimed += sizing.Bulk;
-                claims.Add(new FigureInput($"{sizing.Guest.Name}, bulk data", sizing.Bulk));
+                Promised += sizing.Bulk;
+                var taken = Taken(pool, sizing.Bulk, sizing.AdvisedBulk.Value);
+                claimed += taken;
+                claims.Add(new FigureInput($"{sizing.Guest.Name}, bulk data", taken));
             }
         }
 
         Claimed = Figure.Of(
             $"claimed of {pool.Name} on {host.Name}",
             claimed,
-            "what lies in it already + Σ volumes of the guests put there",
+            pool.Thin
+                ? "what lies in it already + Σ what guests are expected to fill of their thin volumes"
+                : "what lies in it already + Σ volumes of the guests put there",
             () => claims.Prepend(new("in it already", pool.AlreadyUsed, Origin.Entered)).Append(new("room", Room.Usable))
         );
     }
@@ -56,10 +63,41 @@ public sealed class PoolBudget
     /// <summary>What lies in it and what guests claim.</summary>
     public Figure<ByteSize> Claimed { get; }
 
+    /// <summary>What lies in it and all that was promised to guests; more than <see cref="Claimed"/> only where volumes are thin.</summary>
+    public ByteSize Promised { get; }
+
+    /// <summary>A thin volume takes what is expected to be in it, a thick one all of its size.</summary>
+    private static ByteSize Taken(Pool pool, ByteSize size, ByteSize expected) => pool.Thin ? ByteSize.Min(size, expected) : size;
+
+    /// <summary>The groups its disks make.</summary>
+    public IReadOnlyList<DiskGroup> Groups => DiskGroup.Split(Pool.Layout, [.. Disks.Select(d => d.Size)], Pool.Groups);
+
+    /// <summary>Its risk with the disks that are in the host, by the age of the oldest; null while too few are there.</summary>
+    public PoolRisk? Risk =>
+        Groups.All(g => g.HasEnough) && Disks.Count > 0
+            ? PoolRisk.Of(Groups, Disks.Select(d => new DiskSpec(d.Size, d.Kind)).MinBy(d => d.RebuildRate)!.Kind, AgeYears)
+            : null;
+
+    /// <summary>The age of its oldest disk by the hours it has run; 0 while none are known.</summary>
+    public double AgeYears => Disks.Select(d => d.HoursRun ?? 0).DefaultIfEmpty(0).Max() / FailureRates.HoursPerYear;
+
+    /// <summary>How what guests keep in it grows.</summary>
+    public PoolGrowth Growth(IEnumerable<Sizing> guests) =>
+        new([
+            new VolumeGrowth("in it already", Pool.AlreadyUsed),
+            .. guests
+                .Where(g => ClaimOf(g) > ByteSize.Zero)
+                .Select(g =>
+                {
+                    var grows = g.Guest.Placement?.BulkPool == Pool.Name ? g.Guest.Growth : null;
+                    return new VolumeGrowth(g.Guest.Name, ClaimOf(g), grows?.PerMonth ?? default, grows?.ShareAYear ?? 0);
+                }),
+        ]);
+
     /// <summary>What a guest claims of this pool where it is placed: its system disk, its bulk data, both or neither.</summary>
     public ByteSize ClaimOf(Sizing guest) =>
-        (guest.Guest.Placement?.SystemPool == Pool.Name ? guest.SystemDisk : ByteSize.Zero)
-        + (guest.Guest.Placement?.BulkPool == Pool.Name ? guest.Bulk : ByteSize.Zero);
+        (guest.Guest.Placement?.SystemPool == Pool.Name ? Taken(Pool, guest.SystemDisk, guest.AdvisedSystemDisk.Value) : ByteSize.Zero)
+        + (guest.Guest.Placement?.BulkPool == Pool.Name ? Taken(Pool, guest.Bulk, guest.AdvisedBulk.Value) : ByteSize.Zero);
 
     /// <summary>What is left; negative when too much is claimed.</summary>
     public ByteSize Spare => Room.Usable - Claimed.Value;

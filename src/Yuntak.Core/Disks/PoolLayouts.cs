@@ -43,11 +43,17 @@ public static class PoolLayouts
             _ => layout.ParityDisks(),
         };
 
+    /// <summary>How many of a pool's disks may fail, whichever they are, before data is lost.</summary>
+    public static int Survives(this Pool pool) => pool.Layout.Survives(pool.DiskIds.Count / Math.Max(1, pool.Groups));
+
     /// <summary>What is left of its safety when disks are missing, in words.</summary>
-    public static string AfterLosing(this PoolLayout layout, int missing, int disks) =>
-        (layout.Survives(disks) - missing) switch
+    public static string AfterLosing(this Pool pool, int missing) =>
+        (pool.Survives() - missing) switch
         {
-            < 0 => layout == PoolLayout.StripedMirrors ? "it is lost if two of them were a pair" : "it is lost, restore it from its backup",
+            < 0 => pool.Layout == PoolLayout.StripedMirrors ? "it is lost if two of them were a pair"
+            : pool.Layout.IsDedicated() ? "what was on those disks is lost, the other data disks can be read by themselves"
+            : pool.Groups > 1 ? $"it is lost if more than {pool.Survives()} of them were in one group"
+            : "it is lost, restore it from its backup",
             0 => "the next disk that fails takes all of it",
             var more => $"it survives {more} more",
         };

@@ -57,48 +57,7 @@ public static class HostEdits
         lab =>
         {
             var host = Existing(lab, id);
-            var named = pool with { Name = Names.Checked(pool.Name, "pool") };
-            if (host.PoolNamed(named.Name) is not null)
-            {
-                throw new EditRefused($"{host.Name} already has a pool called {named.Name}.");
-            }
-
-            var unknown = named.DiskIds.FirstOrDefault(d => host.Disks.All(have => have.Id != d));
-            if (unknown is not null)
-            {
-                throw new EditRefused($"{host.Name} has no disk «{unknown}».");
-            }
-
-            if (named.DiskIds.Count < named.Layout.FewestDisks())
-            {
-                throw new EditRefused(
-                    $"{named.Layout.Words()} needs at least {Numbers.Count(named.Layout.FewestDisks(), "disk")}; {named.DiskIds.Count} chosen."
-                );
-            }
-
-            if (named.Groups > 1 && named.DiskIds.Count < named.Groups * named.Layout.FewestDisks())
-            {
-                throw new EditRefused(
-                    $"{named.Groups} groups of {named.Layout.Words()} need at least {named.Groups * named.Layout.FewestDisks()} disks; {named.DiskIds.Count} chosen."
-                );
-            }
-
-            if (named.Layout.IsDedicated() && named.Family == PoolFamily.CopyOnWrite)
-            {
-                throw new EditRefused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
-            }
-
-            if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
-            {
-                throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
-            }
-
-            var taken = host.Pools.FirstOrDefault(p => p.DiskIds.Any(named.DiskIds.Contains));
-            if (taken is not null)
-            {
-                throw new EditRefused($"A disk chosen for {named.Name} already belongs to the pool {taken.Name}.");
-            }
-
+            var named = PoolEdits.Sound(host, pool, except: null);
             return new Changed(
                 lab.WithHost(id, h => h with { Pools = h.Pools.With(named) }),
                 $"{host.Name}: pool {named.Name} added, {named.Layout.Words(named.DiskIds.Count, named.Groups)}"

@@ -108,6 +108,11 @@ public static class LabDifference
             yield return "what is known of its image changed";
         }
 
+        if (before.Growth != after.Growth)
+        {
+            yield return (after.Growth ?? new Growth()).Words();
+        }
+
         if (before.Importance != after.Importance)
         {
             yield return after.Importance.Words();
@@ -134,25 +139,19 @@ public static class LabDifference
         foreach (var pool in after.Pools)
         {
             var was = before?.PoolNamed(pool.Name);
-            var words = pool.Layout.Words(pool.DiskIds.Count);
+            var words = pool.Layout.Words(pool.DiskIds.Count, pool.Groups);
             if (was is null)
             {
                 changes.Add(new(ChangeKind.PoolAdded, $"{after.Name}: pool {pool.Name}, {words}", after.Id, Pool: pool.Name));
             }
-            else if (was.Layout != pool.Layout || was.Family != pool.Family || was.DiskIds != pool.DiskIds)
+            else if (was.Layout != pool.Layout || was.Groups != pool.Groups || was.Family != pool.Family || was.DiskIds != pool.DiskIds)
             {
                 changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: pool {pool.Name} becomes {words}", after.Id, Pool: pool.Name));
             }
             else if (was != pool)
             {
                 changes.Add(
-                    new(
-                        ChangeKind.PoolChanged,
-                        $"{after.Name}: {pool.Name} already holds {pool.AlreadyUsed}",
-                        after.Id,
-                        Pool: pool.Name,
-                        NeedsWork: false
-                    )
+                    new(ChangeKind.PoolChanged, $"{after.Name}: {PoolWords(was, pool)}", after.Id, Pool: pool.Name, NeedsWork: false)
                 );
             }
         }
@@ -163,6 +162,18 @@ public static class LabDifference
                 .Select(p => new LabChange(ChangeKind.PoolRemoved, $"{after.Name}: pool {p.Name} goes", after.Id, Pool: p.Name))
         );
     }
+
+    /// <summary>What is only said of a pool: nobody has to do anything for it.</summary>
+    internal static string PoolWords(Pool was, Pool pool) =>
+        was.AlreadyUsed != pool.AlreadyUsed ? $"{pool.Name} already holds {pool.AlreadyUsed}"
+        : was.Takes != pool.Takes
+            ? $"{pool.Name} is for {(pool.Takes.Count == 0 ? "anything" : string.Join(", ", pool.Takes.Select(t => t.Words())))}"
+        : was.Encrypted != pool.Encrypted ? $"{pool.Name} is {(pool.Encrypted == true ? "" : "not ")}encrypted"
+        : was.KeyPlaces != pool.KeyPlaces ? $"the key of {pool.Name} is in {Numbers.Count(pool.KeyPlaces.Count, "place")}"
+        : was.ScrubDays != pool.ScrubDays
+            ? pool.ScrubDays is > 0 and var days ? $"{pool.Name} is scrubbed every {Numbers.Count(days, "day")}"
+                : $"{pool.Name} is not scrubbed"
+        : $"volumes in {pool.Name} are {(pool.Thin ? "thin" : "thick")}";
 
     private static void AddGuest(List<LabChange> changes, Lab from, Lab to, Guest after)
     {

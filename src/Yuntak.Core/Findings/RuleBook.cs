@@ -1,5 +1,6 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Bench.Rules;
+using Yuntak.Core.Disks.Rules;
 using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Wants.Rules;
 
@@ -41,6 +42,19 @@ public static class RuleBook
         new PrivilegedContainer(),
         new HealthCheckShort(),
         new StreamsOverLink(),
+        new ParityDiskSmall(),
+        new KeyNotKept(),
+        new FullSoon(),
+        new FillsSoon(),
+        new SizesLeftOver(),
+        new MixedKinds(),
+        new UsbInParity(),
+        new NoScrub(),
+        new ThinPromised(),
+        new GuestDisksOnSpinning(),
+        new NamesDiffer(),
+        new GuestDisksOnParity(),
+        new SameBatch(),
         new MemoryOver(),
         new MemoryTight(),
         new MemoryPromised(),

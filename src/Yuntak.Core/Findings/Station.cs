@@ -9,6 +9,9 @@ public enum Station
     /// <summary>What is asked for, and its size.</summary>
     Wants,
 
+    /// <summary>Pools: room, risk, cost and growth.</summary>
+    Disks,
+
     /// <summary>Putting guests on hosts.</summary>
     Bench,
 

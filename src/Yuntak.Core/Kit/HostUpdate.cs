@@ -138,7 +138,7 @@ public sealed record HostUpdate(Host Before, Host After, IReadOnlyList<HostChang
             var who = guests.Count == 0 ? "" : $" On it: {string.Join(", ", guests.Select(g => g.Name))}.";
             yield return missing == 0
                 ? $"{pool.Name} is whole again."
-                : $"{pool.Name} misses {missing} of its {Numbers.Count(pool.DiskIds.Count, "disk")}: {pool.Layout.AfterLosing(missing, pool.DiskIds.Count)}.{who}";
+                : $"{pool.Name} misses {missing} of its {Numbers.Count(pool.DiskIds.Count, "disk")}: {pool.AfterLosing(missing)}.{who}";
         }
     }
 

@@ -19,6 +19,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Privileged">For a system container: whether root inside it is root on the host.</param>
 /// <param name="MadeFor">The processor family its image or install medium is made for, as the kernel names it; null until somebody says.</param>
 /// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
+/// <param name="Growth">How its bulk data grows; null until somebody says.</param>
 public sealed record Guest(
     GuestId Id,
     string Name,
@@ -35,5 +36,6 @@ public sealed record Guest(
     GuestId? RunsIn = null,
     bool Privileged = false,
     string? MadeFor = null,
-    int? HealthCheckMinutes = null
+    int? HealthCheckMinutes = null,
+    Growth? Growth = null
 );

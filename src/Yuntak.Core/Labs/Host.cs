@@ -52,5 +52,5 @@ public sealed record Host(
     public Pool? PoolNamed(string? name) => Pools.FirstOrDefault(p => p.Name == name);
 
     /// <summary>The disks of a pool that are still in the host.</summary>
-    public IEnumerable<Disk> DisksOf(Pool pool) => Disks.Where(d => pool.DiskIds.Contains(d.Id));
+    public IEnumerable<Disk> DisksOf(Pool pool) => pool.DiskIds.Select(id => Disks.FirstOrDefault(d => d.Id == id)).OfType<Disk>();
 }

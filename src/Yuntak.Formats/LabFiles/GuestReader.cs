@@ -36,8 +36,20 @@ internal static class GuestReader
             [.. node.Texts("devices")],
             Privileged: node.Flag("privileged") ?? false,
             MadeFor: node.Text("made-for"),
-            HealthCheckMinutes: node.Whole("health-check-minutes", 0, 1440)
+            HealthCheckMinutes: node.Whole("health-check-minutes", 0, 1440),
+            Growth: node.Map("growth") is { } growth ? Growth(growth) : null
         );
+    }
+
+    private static Growth Growth(NodeReader map)
+    {
+        var growth = new Growth(
+            map.Size("per-month", Prefixes.Decimal) ?? ByteSize.Zero,
+            map.Number("share-a-year", 0, 10) ?? 0,
+            map.Number("give-or-take", 0, 1) ?? 0
+        );
+        map.Done();
+        return growth;
     }
 
     private static Want? Want(NodeReader map, ProfileBook book)

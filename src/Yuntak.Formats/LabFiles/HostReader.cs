@@ -85,7 +85,13 @@ internal static class HostReader
             map.Word("layout", LabFileNames.Layouts, PoolLayout.Single, needed: true),
             map.Word("family", LabFileNames.Families, PoolFamily.BlockArray),
             [.. map.Texts("disks", needed: true)],
-            map.Size("already-used", Prefixes.Binary) ?? ByteSize.Zero
+            map.Size("already-used", Prefixes.Binary) ?? ByteSize.Zero,
+            map.Whole("groups", 1, 60) ?? 1,
+            [.. map.Words("takes", LabFileNames.Contents)],
+            map.Flag("encrypted"),
+            [.. map.Texts("key-in")],
+            map.Whole("scrub-days", 0, 3660),
+            map.Flag("thin") ?? false
         );
         var missing = map.Texts("missing");
         map.Done();

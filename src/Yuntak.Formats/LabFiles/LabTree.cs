@@ -152,8 +152,18 @@ internal static class LabTree
         Put(tree, "privileged", guest.Privileged ? true : null);
         Put(tree, "made-for", guest.MadeFor);
         Put(tree, "health-check-minutes", guest.HealthCheckMinutes);
+        Put(tree, "growth", guest.Growth is { } growth ? Of(growth) : null);
         Put(tree, "devices", HardwareTree.Texts(guest.Devices));
         Put(tree, "life", guest.Life == LifeStage.InService ? null : LabFileNames.Stages.WordFor(guest.Life));
+        return tree;
+    }
+
+    private static JsonObject Of(Growth growth)
+    {
+        var tree = new JsonObject();
+        Put(tree, "per-month", growth.PerMonth == ByteSize.Zero ? null : growth.PerMonth.ToExactString());
+        Put(tree, "share-a-year", growth.ShareAYear is 0 ? null : growth.ShareAYear);
+        Put(tree, "give-or-take", growth.GiveOrTake is 0 ? null : growth.GiveOrTake);
         return tree;
     }
 

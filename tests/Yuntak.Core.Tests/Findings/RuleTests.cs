@@ -116,6 +116,90 @@ public class RuleTests
             },
             { "wants.encoder-over", Small.Lab(WithCard(kiln, 60)).WithGuestOn(Converting(GuestKind.SystemContainer, uhd: 1), "kiln") },
             { "wants.no-encoder", Small.Lab(WithCard(kiln, null)).WithGuestOn(Converting(GuestKind.Machine, uhd: 1), "kiln") },
+            {
+                "disks.parity-disk-small",
+                Small.Lab(Pooled(kiln, PoolLayout.Dedicated1, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 6), Disk("c", 1)]))
+            },
+            {
+                "disks.key-not-kept",
+                Small.Lab(
+                    WithPool(
+                        Pooled(kiln, PoolLayout.Mirror, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 2)]),
+                        p => p with { Encrypted = true, KeyPlaces = ["safe", "Safe"] }
+                    )
+                )
+            },
+            { "disks.full-soon", Growing(pair, 7_980, 100) },
+            { "disks.fills-soon", Growing(pair, 6_300, 100) },
+            {
+                "disks.left-over",
+                Small.Lab(Pooled(kiln, PoolLayout.Parity2, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 2), Disk("c", 2), Disk("d", 4)]))
+            },
+            {
+                "disks.mixed-kinds",
+                Small.Lab(
+                    Pooled(kiln, PoolLayout.Mirror, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 2) with { Kind = DiskKind.SataFlash }])
+                )
+            },
+            {
+                "disks.usb-in-parity",
+                Small.Lab(Pooled(kiln, PoolLayout.Mirror, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 2) with { Kind = DiskKind.Usb }]))
+            },
+            {
+                "disks.no-scrub",
+                Small.Lab(
+                    WithPool(
+                        Pooled(kiln, PoolLayout.Mirror, PoolFamily.BlockArray, [Disk("a", 2), Disk("b", 2)]),
+                        p => p with { ScrubDays = 0 }
+                    )
+                )
+            },
+            {
+                "disks.thin-promised",
+                Small
+                    .Lab(kiln with { Pools = kiln.Pools.Change(_ => true, p => p with { Thin = true }) })
+                    .WithGuestOn(machine with { Overrides = new SizeOverrides(SystemDisk: ByteSize.FromTB(13)) }, "kiln")
+            },
+            {
+                "disks.guest-disks-on-spinning",
+                Small
+                    .Lab(
+                        kiln with
+                        {
+                            Disks = kiln.Disks.With(Disk("slow", 4)),
+                            Pools = kiln.Pools.With(new Pool("clay", PoolLayout.Single, PoolFamily.BlockArray, ["slow"])),
+                        }
+                    )
+                    .WithGuestOn(machine, "kiln")
+                    .With(GuestEdits.UsePools(new GuestId("notes"), "clay", null))
+            },
+            {
+                "disks.names-differ",
+                Small.Lab(
+                    WithPool(kiln, p => p with { Takes = [ContentKind.GuestDisks] }),
+                    WithPool(spare, p => p with { Takes = [ContentKind.GuestDisks] }),
+                    WithPool(Small.Host("cellar"), p => p with { Name = "clay", Takes = [ContentKind.GuestDisks, ContentKind.Scratch] })
+                )
+            },
+            {
+                "disks.guest-disks-on-parity",
+                Small
+                    .Lab(
+                        Pooled(kiln, PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(n => Disk($"p{n}", 4))])
+                    )
+                    .WithGuestOn(machine, "kiln")
+            },
+            {
+                "disks.same-batch",
+                Small.Lab(
+                    Pooled(
+                        kiln,
+                        PoolLayout.Parity2,
+                        PoolFamily.BlockArray,
+                        [.. Enumerable.Range(0, 4).Select(n => Disk($"p{n}", 4) with { Model = "Saltpan P8", HoursRun = 20_000 + n })]
+                    )
+                )
+            },
             { "bench.memory-over", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 24), "kiln") },
             { "bench.memory-tight", pair.WithGuestOn(Given("bigger", 40), "kiln").WithGuestOn(Given("big", 17.5), "kiln") },
             { "bench.memory-promised", pair.WithGuestOn(Given("big", 90) with { MayShrinkTo = ByteSize.FromGiB(2) }, "kiln") },
@@ -180,6 +264,11 @@ public class RuleTests
     [InlineData("wants.privileged-container", "Make it unprivileged")]
     [InlineData("wants.no-encoder", "Count the cores it takes instead")]
     [InlineData("wants.encoder-over", null)]
+    [InlineData("disks.parity-disk-small", "Use the largest for parity")]
+    [InlineData("disks.no-scrub", "Plan one a month")]
+    [InlineData("disks.names-differ", "Call it ember")]
+    [InlineData("disks.guest-disks-on-spinning", "Move their disks to ember")]
+    [InlineData("disks.left-over", null)]
     [InlineData("bench.memory-over", "Move big to wren")]
     [InlineData("bench.memory-tight", "Move big to wren")]
     [InlineData("bench.cores-over", null)]
@@ -256,6 +345,28 @@ public class RuleTests
         {
             Disks = host.Disks.Change(d => d.IsBoot, d => d with { Health = health }),
         };
+
+    private static Disk Disk(string id, double tb) => new(id, $"sd-{id}", ByteSize.FromTB(tb), DiskKind.Spinning);
+
+    private static Host Pooled(Host host, PoolLayout layout, PoolFamily family, Disk[] disks) =>
+        host with
+        {
+            Disks = [.. host.Disks, .. disks],
+            Pools = [new Pool("vault", layout, family, [.. disks.Select(d => d.Id)])],
+        };
+
+    private static Host WithPool(Host host, Func<Pool, Pool> change) => host with { Pools = host.Pools.Change(_ => true, change) };
+
+    /// <summary>A lab with a pool of 8 TB that holds so much and grows by so much a month.</summary>
+    private static Lab Growing(Lab lab, double gb, double perMonth) =>
+        lab.WithGuestOn(
+            Small.Guest("music", "music", GuestKind.SystemContainer, new LoadValue("library", gb)) with
+            {
+                Growth = new Growth(ByteSize.FromGB(perMonth)),
+                Overrides = new SizeOverrides(SystemDisk: ByteSize.FromGB(5)),
+            },
+            "kiln"
+        );
 
     private static Guest Given(string name, double gib) =>
         Small.Guest(name) with

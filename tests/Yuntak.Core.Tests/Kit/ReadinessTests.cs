@@ -136,7 +136,9 @@ public class ReadinessTests
     [InlineData(PoolLayout.Parity2, 6, 1, "it survives 1 more")]
     [InlineData(PoolLayout.Parity3, 6, 3, "the next disk that fails")]
     public void What_is_left_of_a_pools_safety_is_said(PoolLayout layout, int disks, int missing, string says) =>
-        layout.AfterLosing(missing, disks).ShouldContain(says);
+        new Pool("p", layout, PoolFamily.BlockArray, [.. Enumerable.Range(0, disks).Select(n => $"{n}")])
+            .AfterLosing(missing)
+            .ShouldContain(says);
 
     [Theory]
     [InlineData(9_600, "9.6\u202Fkbit/s", "1.2\u202FkB/s")]

@@ -18,11 +18,10 @@ internal sealed record MissingDisks(HostAssessment Host, PoolBudget Pool, int Su
         let all = pool.Pool.DiskIds.Count
         let missing = all - pool.Disks.Count
         where missing > 0
-        let layout = pool.Pool.Layout
         select new MissingDisks(
             host,
             pool,
-            layout.Survives(all) - missing,
-            $"{missing} of its {Numbers.Count(all, "disk")} {(missing == 1 ? "is" : "are")} not in the host: {layout.AfterLosing(missing, all)}."
+            pool.Pool.Survives() - missing,
+            $"{missing} of its {Numbers.Count(all, "disk")} {(missing == 1 ? "is" : "are")} not in the host: {pool.Pool.AfterLosing(missing)}."
         );
 }

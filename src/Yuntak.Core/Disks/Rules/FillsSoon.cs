@@ -1,0 +1,36 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Disks.Rules;
+
+/// <summary>There is time to buy disks.</summary>
+public sealed class FillsSoon : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "disks.fills-soon",
+            Severity.Mind,
+            Station.Disks,
+            Says: "No pool passes 80 % within 90 days at the growth expected.",
+            Because: "Disks have to be chosen, bought, tested and joined before the room is gone.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        let growth = pool.Growth(host.Guests)
+        where pool.Claimed.Value <= pool.Room.Comfort
+        where growth.After(Quarter) > pool.Room.Comfort && growth.After(Month) <= pool.Room.Usable
+        select Info.On(
+            Subject.Of(host.Host, pool.Pool),
+            $"{pool.Pool.Name} on {host.Host.Name} passes 80 % within 90 days",
+            $"{growth.After(0).ToDecimalString()} now, {growth.After(Quarter).ToDecimalString()} in 90 days, comfortable up to {pool.Room.Comfort.ToDecimalString()}."
+        );
+
+    internal const double Quarter = 90 / 365.25;
+    internal const double Month = 30 / 365.25;
+}

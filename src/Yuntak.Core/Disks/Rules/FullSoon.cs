@@ -1,0 +1,32 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Disks.Rules;
+
+/// <summary>A pool does not fill up before anybody can do something.</summary>
+public sealed class FullSoon : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "disks.full-soon",
+            Severity.Stop,
+            Station.Disks,
+            Says: "No pool is full within 30 days at the growth expected.",
+            Because: "A full pool stops every guest that writes to it, and some do not come back by themselves.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        let growth = pool.Growth(host.Guests)
+        where pool.Claimed.Value <= pool.Room.Usable && growth.After(FillsSoon.Month) > pool.Room.Usable
+        select Info.On(
+            Subject.Of(host.Host, pool.Pool),
+            $"{pool.Pool.Name} on {host.Host.Name} is full within 30 days",
+            $"{growth.After(0).ToDecimalString()} now, {growth.After(FillsSoon.Month).ToDecimalString()} in 30 days, {pool.Room.Usable.ToDecimalString()} of room."
+        );
+}

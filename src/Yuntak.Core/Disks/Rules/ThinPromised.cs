@@ -1,0 +1,33 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
+namespace Yuntak.Core.Disks.Rules;
+
+/// <summary>Thin volumes are not promised much more than there is.</summary>
+public sealed class ThinPromised : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "disks.thin-promised",
+            Severity.Mind,
+            Station.Disks,
+            Says: "Thin volumes are promised no more than one and a half times the room of their pool.",
+            Because: "When they fill together, every guest in the pool stops at once.",
+            Source: Source.CommonPractice
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Assessment lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        where pool.Pool.Thin && pool.Promised > pool.Room.Usable * Times
+        select Info.On(
+            Subject.Of(host.Host, pool.Pool),
+            $"{pool.Pool.Name} on {host.Host.Name} has promised far more than it has",
+            $"{pool.Promised.ToDecimalString()} promised, {pool.Room.Usable.ToDecimalString()} there, {pool.Claimed.Value.ToDecimalString()} expected to be used."
+        );
+
+    private const double Times = 1.5;
+}

@@ -1,0 +1,173 @@
+using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Edits;
+
+/// <summary>Changes to the pools of a host.</summary>
+public static class PoolEdits
+{
+    /// <summary>The most places a key is noted in.</summary>
+    public const int MostKeyPlaces = 10;
+
+    /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests follow.</summary>
+    public static Edit Change(HostId id, string name, Func<Pool, Pool> change) =>
+        lab =>
+        {
+            var host = HostEdits.Existing(lab, id);
+            var before = host.PoolNamed(name) ?? throw new EditRefused($"{host.Name} has no pool called {name}.");
+            var after = Sound(host, change(before), before);
+            if (after == before)
+            {
+                return new Changed(lab, $"{host.Name}: {name}, nothing changed");
+            }
+
+            var changed = lab.WithHost(id, h => h with { Pools = h.Pools.Change(p => p.Name == name, _ => after) });
+            if (after.Name != name)
+            {
+                string? Renamed(string? pool) => pool == name ? after.Name : pool;
+                changed = changed with
+                {
+                    Guests = changed.Guests.Change(
+                        g => g.Placement?.Host == id,
+                        g => g with { Placement = new Placement(id, Renamed(g.Placement!.SystemPool), Renamed(g.Placement.BulkPool)) }
+                    ),
+                };
+            }
+
+            return new Changed(changed, $"{host.Name}: {Words(before, after)}");
+        };
+
+    /// <summary>Moves a disk into a pool, or out of the one it is in when none is named. What the layout cannot do without it is refused.</summary>
+    public static Edit MoveDisk(HostId id, string disk, string? pool) =>
+        lab =>
+        {
+            var host = HostEdits.Existing(lab, id);
+            var found = host.Disks.FirstOrDefault(d => d.Id == disk) ?? throw new EditRefused($"{host.Name} has no disk «{disk}».");
+            var from = host.Pools.FirstOrDefault(p => p.DiskIds.Contains(disk));
+            if (from?.Name == pool)
+            {
+                return new Changed(lab, $"{found.Name} stays where it is");
+            }
+
+            var without = from is null ? lab : Change(id, from.Name, p => p with { DiskIds = p.DiskIds.Without(d => d == disk) })(lab).Lab;
+            if (pool is null)
+            {
+                return new Changed(without, $"{host.Name}: {found.Name} taken out of {from!.Name}");
+            }
+
+            var into = Change(id, pool, p => WithDisk(p, disk))(without);
+            return new Changed(
+                into.Lab,
+                $"{host.Name}: {found.Name} {(from is null ? "joins" : $"leaves {from.Name} for")} {pool}, {WordsOf(into.Lab.Host(id)!.PoolNamed(pool)!)}"
+            );
+        };
+
+    /// <summary>Replaces a disk of a pool by another of the host: the same place, the same layout.</summary>
+    public static Edit ReplaceDisk(HostId id, string pool, string disk, string by) =>
+        lab =>
+        {
+            var host = HostEdits.Existing(lab, id);
+            var changed = Change(
+                id,
+                pool,
+                p =>
+                    p.DiskIds.Contains(disk)
+                        ? p with
+                        {
+                            DiskIds = p.DiskIds.Change(d => d == disk, _ => by),
+                        }
+                        : throw new EditRefused($"{pool} has no disk «{disk}».")
+            )(lab);
+            return new Changed(changed.Lab, $"{host.Name}: {NameOf(host, disk)} in {pool} replaced by {NameOf(host, by)}");
+        };
+
+    /// <summary>A pool whose parity disk is the largest of its disks.</summary>
+    public static Edit LargestForParity(HostId id, string pool) =>
+        lab =>
+        {
+            var host = HostEdits.Existing(lab, id);
+            return Change(
+                id,
+                pool,
+                p =>
+                    p with
+                    {
+                        DiskIds = [.. p.DiskIds.OrderByDescending(d => host.Disks.FirstOrDefault(h => h.Id == d)?.Size ?? ByteSize.Zero)],
+                    }
+            )(lab);
+        };
+
+    /// <summary>The pool with a checked name, when its disks are there, free and enough.</summary>
+    /// <exception cref="EditRefused">Something about it cannot be.</exception>
+    internal static Pool Sound(Host host, Pool pool, Pool? except)
+    {
+        var named = pool with { Name = Names.Checked(pool.Name, "pool") };
+        if (named.Name != except?.Name && host.PoolNamed(named.Name) is not null)
+        {
+            throw new EditRefused($"{host.Name} already has a pool called {named.Name}.");
+        }
+
+        // A disk that went missing stays part of the pool it was in.
+        var unknown = named.DiskIds.FirstOrDefault(d => host.Disks.All(have => have.Id != d) && except?.DiskIds.Contains(d) != true);
+        if (unknown is not null)
+        {
+            throw new EditRefused($"{host.Name} has no disk «{unknown}».");
+        }
+
+        if (named.DiskIds.Distinct().Count() < named.DiskIds.Count)
+        {
+            throw new EditRefused($"A disk is in {named.Name} twice.");
+        }
+
+        var fewest = named.Layout.FewestDisks();
+        if (named.DiskIds.Count < fewest)
+        {
+            throw new EditRefused($"{named.Layout.Words()} needs at least {Numbers.Count(fewest, "disk")}; {named.DiskIds.Count} chosen.");
+        }
+
+        if (named.Groups is < 1 or > 60 || (named.Groups > 1 && named.DiskIds.Count < named.Groups * fewest))
+        {
+            throw new EditRefused(
+                $"{named.Groups} groups of {named.Layout.Words()} need at least {named.Groups * fewest} disks; {named.DiskIds.Count} chosen."
+            );
+        }
+
+        if (named.Layout.IsDedicated() && named.Family == PoolFamily.CopyOnWrite)
+        {
+            throw new EditRefused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
+        }
+
+        if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
+        {
+            throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
+        }
+
+        if (named.KeyPlaces.Count > MostKeyPlaces)
+        {
+            throw new EditRefused($"{MostKeyPlaces} places for a key are enough.");
+        }
+
+        var taken = host.Pools.FirstOrDefault(p => p != except && p.DiskIds.Any(named.DiskIds.Contains));
+        return taken is null ? named : throw new EditRefused($"A disk chosen for {named.Name} already belongs to the pool {taken.Name}.");
+    }
+
+    /// <summary>One disk more, with the layout that keeps: a single disk becomes a mirror, since a stripe would lose its safety.</summary>
+    private static Pool WithDisk(Pool pool, string disk) =>
+        pool with
+        {
+            DiskIds = pool.DiskIds.With(disk),
+            Layout = pool.Layout == PoolLayout.Single ? PoolLayout.Mirror : pool.Layout,
+        };
+
+    private static string Words(Pool before, Pool after) =>
+        before.Name != after.Name ? $"{before.Name} is called {after.Name} now"
+        : before.Layout != after.Layout || before.Groups != after.Groups || before.DiskIds != after.DiskIds || before.Family != after.Family
+            ? $"{after.Name} becomes {WordsOf(after)}"
+        : LabDifference.PoolWords(before, after);
+
+    private static string WordsOf(Pool pool) =>
+        pool.Layout.Words(pool.DiskIds.Count, pool.Groups) + (pool.Family == PoolFamily.CopyOnWrite ? ", copy-on-write" : "");
+
+    private static string NameOf(Host host, string disk) => host.Disks.FirstOrDefault(d => d.Id == disk)?.Name ?? disk;
+}

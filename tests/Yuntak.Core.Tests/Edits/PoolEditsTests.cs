@@ -1,0 +1,118 @@
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Edits;
+
+/// <summary>Pools are changed, grown and renamed; disks move and are replaced.</summary>
+public class PoolEditsTests
+{
+    private static readonly HostId Kiln = new("kiln");
+
+    private static readonly Lab Lab = Small.Lab(
+        Small.Host("kiln") with
+        {
+            Disks =
+            [
+                .. Small.Host("kiln").Disks,
+                .. Enumerable.Range(0, 6).Select(n => new Disk($"p{n}", $"sd{n}", ByteSize.FromTB(4), DiskKind.Spinning)),
+            ],
+            Pools = [.. Small.Host("kiln").Pools, new Pool("vault", PoolLayout.Parity1, PoolFamily.CopyOnWrite, ["p0", "p1", "p2", "p3"])],
+        }
+    );
+
+    [Fact]
+    public void A_disk_joins_a_pool_and_leaves_it_again()
+    {
+        var joined = PoolEdits.MoveDisk(Kiln, "p4", "vault")(Lab);
+        joined.Sentence.ShouldBe("kiln: sd4 joins vault, single parity of 5 disks, copy-on-write");
+        var left = PoolEdits.MoveDisk(Kiln, "p4", null)(joined.Lab);
+        left.Sentence.ShouldBe("kiln: sd4 taken out of vault");
+        left.Lab.ShouldBe(Lab);
+    }
+
+    [Fact]
+    public void A_disk_goes_from_one_pool_to_another_and_a_single_disk_becomes_a_mirror()
+    {
+        var moved = PoolEdits.MoveDisk(Kiln, "p0", "ember")(Lab);
+        moved.Lab.Hosts[0].PoolNamed("ember")!.Layout.ShouldBe(PoolLayout.Mirror);
+        moved.Lab.Hosts[0].PoolNamed("vault")!.DiskIds.ShouldBe(["p1", "p2", "p3"]);
+        moved.Sentence.ShouldStartWith("kiln: sd0 leaves vault for ember");
+    }
+
+    [Fact]
+    public void What_a_layout_cannot_do_without_stays() =>
+        Should
+            .Throw<EditRefused>(() => PoolEdits.MoveDisk(Kiln, "kiln-data", null)(Lab))
+            .Message.ShouldBe("single disk needs at least 1 disk; 0 chosen.");
+
+    [Fact]
+    public void A_disk_is_replaced_in_its_place()
+    {
+        var replaced = PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p5")(Lab);
+        replaced.Lab.Hosts[0].PoolNamed("vault")!.DiskIds.ShouldBe(["p0", "p5", "p2", "p3"]);
+        replaced.Sentence.ShouldBe("kiln: sd1 in vault replaced by sd5");
+        Should.Throw<EditRefused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p2")(Lab)).Message.ShouldContain("twice");
+        Should
+            .Throw<EditRefused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "kiln-data")(Lab))
+            .Message.ShouldContain("belongs to the pool ember");
+    }
+
+    [Fact]
+    public void Guests_follow_a_pool_that_is_called_otherwise()
+    {
+        var lab = Lab.WithGuestOn(Small.Guest("notes"), "kiln").With(PoolEdits.Change(Kiln, "ember", p => p with { Name = "clay" }));
+        lab.Guests[0].Placement!.SystemPool.ShouldBe("clay");
+        Should
+            .Throw<EditRefused>(() => PoolEdits.Change(Kiln, "ember", p => p with { Name = "vault" })(Lab))
+            .Message.ShouldContain("already has a pool");
+    }
+
+    [Fact]
+    public void A_pool_that_misses_a_disk_can_still_be_changed()
+    {
+        var missing = Lab.Losing("p2");
+        missing.With(PoolEdits.Change(Kiln, "vault", p => p with { ScrubDays = 30 })).Hosts[0].PoolNamed("vault")!.ScrubDays.ShouldBe(30);
+    }
+
+    [Theory]
+    [InlineData(PoolLayout.Parity3, 1, PoolFamily.BlockArray, null)]
+    [InlineData(PoolLayout.Parity1, 2, PoolFamily.CopyOnWrite, null)]
+    [InlineData(PoolLayout.Parity1, 3, PoolFamily.CopyOnWrite, "3 groups of single parity need at least 6 disks; 4 chosen.")]
+    [InlineData(PoolLayout.Dedicated1, 1, PoolFamily.CopyOnWrite, "Parity on a disk of its own is a block array")]
+    [InlineData(PoolLayout.Single, 1, PoolFamily.BlockArray, "A single-disk pool takes one disk")]
+    public void A_layout_is_held_against_the_disks(PoolLayout layout, int groups, PoolFamily family, string? refused)
+    {
+        var edit = PoolEdits.Change(Kiln, "vault", p => p with { Layout = layout, Groups = groups, Family = family });
+        if (refused is null)
+        {
+            edit(Lab).Sentence.ShouldStartWith("kiln: vault becomes");
+        }
+        else
+        {
+            Should.Throw<EditRefused>(() => edit(Lab)).Message.ShouldContain(refused);
+        }
+    }
+
+    [Fact]
+    public void What_is_only_said_of_a_pool_is_no_work_and_put_in_words()
+    {
+        foreach (
+            var (change, words) in new (Func<Pool, Pool>, string)[]
+            {
+                (p => p with { Takes = [ContentKind.Backups, ContentKind.InstallMedia] }, "vault is for backups, install media"),
+                (p => p with { Encrypted = true }, "vault is encrypted"),
+                (p => p with { KeyPlaces = ["safe"] }, "the key of vault is in 1 place"),
+                (p => p with { ScrubDays = 30 }, "vault is scrubbed every 30 days"),
+                (p => p with { Thin = true }, "volumes in vault are thin"),
+                (p => p with { AlreadyUsed = ByteSize.FromGiB(1024) }, "vault already holds 1"),
+            }
+        )
+        {
+            var changed = PoolEdits.Change(Kiln, "vault", change)(Lab);
+            changed.Sentence.ShouldContain(words);
+            LabDifference.Between(Lab, changed.Lab).Single().NeedsWork.ShouldBeFalse(words);
+        }
+    }
+}
