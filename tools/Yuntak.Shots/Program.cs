@@ -22,6 +22,8 @@ var folder = Directory.CreateDirectory(args[0]).FullName;
     ("kit-host", "/Kit/Host/kiln", 1280, 960, false),
     ("wants", "/Wants", 1280, 900, false),
     ("want-form", "/Wants/Guest/owlwatch", 1280, 900, false),
+    ("disks", "/Disks?host=kiln&pool=clay", 1280, 1000, false),
+    ("layouts", "/Disks/Layouts?disks=6x20TB&price=400", 1280, 1200, false),
     ("profile", "/Wants/Profile/media-library", 1280, 1100, false),
     ("runbook", "/Runbook", 1280, 900, false),
     ("runbook-phone", "/Runbook", 390, 844, true),

@@ -185,11 +185,12 @@ public static class LayoutChooser
             _ => disks > layout.FewestDisks() && disks <= WidestGroup + layout.ParityDisks(),
         };
 
-    /// <summary>A group for each size, where there are at least two sizes and enough disks of each.</summary>
+    /// <summary>A group for each size, where there are at least two sizes, enough disks of each, and equal groups would not come to the same.</summary>
     private static List<DiskGroup>? BySize(PoolLayout layout, ByteSize[] sizes)
     {
         var classes = sizes.GroupBy(s => s).ToList();
-        return classes.Count < 2 || classes.Any(c => c.Count() <= layout.FewestDisks())
+        var equal = classes.All(c => c.Count() == classes[0].Count());
+        return classes.Count < 2 || classes.Any(c => c.Count() <= layout.FewestDisks()) || (equal && classes[0].Count() <= WidestGroup)
             ? null
             : [.. classes.Select(c => new DiskGroup(layout, [.. c]))];
     }

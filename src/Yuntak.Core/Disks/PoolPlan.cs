@@ -83,15 +83,20 @@ public sealed class PoolPlan
         Groups.Select(g => g.Disks.Count).Distinct().Count() == 1 ? Layout.Words(Disks.Count, Groups.Count) : WordsOfEach();
 
     /// <summary>What it takes to have more room later.</summary>
-    public string Grows =>
-        Layout switch
+    public string Grows => GrowsWith(Layout, Groups[0].Disks.Count);
+
+    /// <summary>What it takes for a pool to have more room later.</summary>
+    /// <param name="layout">Its layout.</param>
+    /// <param name="width">Disks in a group.</param>
+    public static string GrowsWith(PoolLayout layout, int width) =>
+        layout switch
         {
             PoolLayout.Single => "a larger disk, or a mirror beside it",
             PoolLayout.Stripe => "any disk, one at a time",
             PoolLayout.Mirror => "larger disks in place of all of these",
             PoolLayout.StripedMirrors => "two disks at a time",
             PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => "one data disk at a time, no larger than the parity disk",
-            _ => $"{Groups[0].Disks.Count} disks at a time, or larger ones in place of all of a group",
+            _ => $"{width} disks at a time, or larger ones in place of all of a group",
         };
 
     /// <summary>One layout, in equal groups.</summary>

@@ -146,7 +146,11 @@ public static class LabDifference
             }
             else if (was.Layout != pool.Layout || was.Groups != pool.Groups || was.Family != pool.Family || was.DiskIds != pool.DiskIds)
             {
-                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: pool {pool.Name} becomes {words}", after.Id, Pool: pool.Name));
+                var becomes =
+                    was.Layout.Words(was.DiskIds.Count, was.Groups) == words && was.Family == pool.Family
+                        ? $"changes {Numbers.Count(was.DiskIds.Except(pool.DiskIds).Count(), "disk")}"
+                        : $"becomes {words}";
+                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: pool {pool.Name} {becomes}", after.Id, Pool: pool.Name));
             }
             else if (was != pool)
             {

@@ -62,9 +62,9 @@ public static class RunbookBuilder
                 return Sequence(
                     plan,
                     change,
-                    $"Lay {newer.Name} out anew on {where}",
+                    PoolRecipes.Title(new PoolChange(older, newer), where),
                     where,
-                    [ChangeRecipes.PoolLeaves(plan.AsBuilt.Host(host.Id)!, older), PoolRecipes.MakePool(host, newer)],
+                    PoolRecipes.Changed(plan.AsBuilt.Host(host.Id)!, host, new PoolChange(older, newer)),
                     l => WithPool(l, host, newer)
                 );
             case ChangeKind.PoolRemoved:

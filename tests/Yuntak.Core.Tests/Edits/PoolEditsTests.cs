@@ -1,5 +1,6 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -113,6 +114,62 @@ public class PoolEditsTests
             var changed = PoolEdits.Change(Kiln, "vault", change)(Lab);
             changed.Sentence.ShouldContain(words);
             LabDifference.Between(Lab, changed.Lab).Single().NeedsWork.ShouldBeFalse(words);
+        }
+    }
+
+    [Fact]
+    public void The_runbook_replaces_a_disk_in_its_place_by_stable_id()
+    {
+        var section = RunbookBuilder.Build(Lab, Lab.With(PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p5"))).Sections.Single();
+        section.Title.ShouldBe("Replace 1 disk of vault on kiln");
+        var step = section.Steps.Single();
+        step.Values.ShouldContain(v => v.Label == "out" && v.Value.StartsWith("p1, "));
+        step.Values.ShouldContain(v => v.Label == "in" && v.Value.StartsWith("p5, "));
+        step.Caution.ShouldNotBeNull();
+        step.Caution.ShouldContain("This wipes p5, 4\u202FTB, nothing mounted");
+        step.Caution.ShouldContain("survives 0 failures");
+        // 4 TB at 180 MB/s are 6.2 hours.
+        step.Values.ShouldContain(v => v.Value.StartsWith("about 7 h"));
+    }
+
+    [Fact]
+    public void The_runbook_widens_a_pool_without_laying_it_out_anew()
+    {
+        var section = RunbookBuilder.Build(Lab, Lab.With(PoolEdits.MoveDisk(Kiln, "p4", "vault"))).Sections.Single();
+        section.Title.ShouldBe("Add 1 disk to vault on kiln");
+        section.Steps.Single().Caution!.ShouldContain("p4");
+    }
+
+    [Fact]
+    public void A_new_layout_keeps_the_data_by_a_copy_that_is_tried()
+    {
+        var draft = Lab.With(PoolEdits.Change(Kiln, "vault", p => p with { Layout = PoolLayout.Parity2 }));
+        var section = RunbookBuilder.Build(Lab, draft).Sections.Single();
+        section.Title.ShouldBe("Lay vault out anew on kiln");
+        section.Steps.Select(s => s.What.Split(' ')[0]).ShouldBe(["Copy", "Take", "Make", "Copy"]);
+        section.Steps[0].Check.ShouldContain("three files picked at random open");
+    }
+
+    [Fact]
+    public void Ticking_the_steps_of_a_pool_makes_it_stand_as_planned()
+    {
+        foreach (
+            var edit in new[]
+            {
+                PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p5"),
+                PoolEdits.MoveDisk(Kiln, "p4", "vault"),
+                PoolEdits.Change(Kiln, "vault", p => p with { Layout = PoolLayout.Parity2, Groups = 1 }),
+            }
+        )
+        {
+            var draft = Lab.With(edit);
+            var standing = Lab;
+            while (RunbookBuilder.Build(standing, draft).Sections.SelectMany(s => s.Steps).FirstOrDefault(s => !s.Done) is { } next)
+            {
+                standing = standing.With(next.Tick);
+            }
+
+            standing.Hosts[0].PoolNamed("vault").ShouldBe(draft.Hosts[0].PoolNamed("vault"));
         }
     }
 }

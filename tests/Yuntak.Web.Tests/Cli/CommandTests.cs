@@ -226,6 +226,63 @@ public sealed class CommandTests : IDisposable
         Run(null, "size", "wiki", "--profiles", folder.File("nowhere.yaml")).Ended.ShouldBe(2);
     }
 
+    [Fact]
+    public void Pool_answers_with_room_and_risk()
+    {
+        var (ended, said, _) = Run(null, "pool", "6x20TB", "parity1", "--family", "cow", "--json");
+        ended.ShouldBe(0);
+        var pool = JsonDocument.Parse(said).RootElement;
+        pool.GetProperty("rawBytes").GetInt64().ShouldBe(120_000_000_000_000);
+        pool.GetProperty("afterParityBytes").GetInt64().ShouldBe(100_000_000_000_000);
+        pool.GetProperty("afterPaddingBytes").GetInt64().ShouldBe(96_000_000_000_000);
+        pool.GetProperty("usableBytes").GetInt64().ShouldBe(96_000_000_000_000 - (128L << 30));
+        pool.GetProperty("comfortBytes").GetInt64().ShouldBe((long)Math.Round(0.8 * (96_000_000_000_000 - (128L << 30))));
+        pool.GetProperty("efficiency").GetDouble().ShouldBe(0.8, 1e-6);
+        pool.GetProperty("survives").GetInt32().ShouldBe(1);
+        pool.GetProperty("rebuildHours").GetDouble().ShouldBe(30.9, 0.05);
+        pool.GetProperty("mttdlYears").GetDouble().ShouldBeGreaterThan(1000);
+        pool.GetProperty("lossPerYear").GetDouble().ShouldBeInRange(1e-5, 1e-3);
+        pool.GetProperty("warnings").GetArrayLength().ShouldBeGreaterThan(1);
+
+        var mixed = JsonDocument.Parse(Run(null, "pool", "1x6TB,1x2TB,1x1.5TB", "dedicated1", "--json").Said).RootElement;
+        mixed.GetProperty("usableBytes").GetInt64().ShouldBe(3_500_000_000_000);
+        var groups = JsonDocument.Parse(Run(null, "pool", "12x4TB", "2*parity2", "--json").Said).RootElement;
+        groups.GetProperty("usableBytes").GetInt64().ShouldBe(32_000_000_000_000);
+        var old = JsonDocument.Parse(Run(null, "pool", "12x4TB", "2*parity2", "--age-years", "6", "--json").Said).RootElement;
+        old.GetProperty("lossPerYear").GetDouble().ShouldBeGreaterThan(groups.GetProperty("lossPerYear").GetDouble());
+        Run(null, "pool", "6x4TB", "mirrors").Said.ShouldContain("striped mirrors of 6 disks, block array");
+    }
+
+    [Fact]
+    public void Layouts_marks_what_nothing_beats()
+    {
+        var (ended, said, _) = Run(null, "layouts", "6x20TB", "--price", "400", "--json");
+        ended.ShouldBe(0);
+        var layouts = JsonDocument.Parse(said).RootElement.GetProperty("layouts").EnumerateArray().ToList();
+        layouts.Count(l => l.GetProperty("best").GetBoolean()).ShouldBeInRange(3, layouts.Count - 1);
+        layouts.Count(l => l.GetProperty("recommended").GetBoolean()).ShouldBe(1);
+        layouts.ShouldAllBe(l => l.GetProperty("pricePerUsableTB").GetDouble() >= 20);
+        Run(null, "layouts", "6x20TB").Said.ShouldContain("← recommended");
+    }
+
+    [Theory]
+    [InlineData("pool 0x2TB parity1", "is no disk")]
+    [InlineData("pool 3x2TB parity3", "triple parity needs at least 4 disks; 3 are given.")]
+    [InlineData("pool 3x20XB parity1", "not «20XB»")]
+    [InlineData("pool 3x2TB parity9", "There is no layout «parity9»")]
+    [InlineData("pool 3x2TB parity1 --family tape", "--family is one of array, cow")]
+    [InlineData("pool 3x2TB dedicated1 --family cow", "Parity on a disk of its own is a block array")]
+    [InlineData("pool 3x2TB parity1 --block 3", "--block is a size")]
+    [InlineData("pool 3x2TB parity1 --age-years old", "--age-years is a number")]
+    [InlineData("layouts 3x2TB --price much", "--price is a number")]
+    [InlineData("layouts many", "a size such as 20TB")]
+    public void Disks_and_layouts_that_make_no_sense_get_a_plain_message_and_end_2(string call, string says)
+    {
+        var (ended, _, problem) = Run(null, call.Split(' '));
+        ended.ShouldBe(2);
+        problem.ShouldContain(says);
+    }
+
     [Theory]
     [InlineData("no-such", "There is no profile called «no-such»")]
     [InlineData("wiki pages=4", "pages")]

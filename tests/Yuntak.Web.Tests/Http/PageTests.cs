@@ -29,6 +29,14 @@ public class PageTests(Site site) : IClassFixture<Site>
         "/Wants/Profile",
         "/Wants/Profile/media-library",
         "/Wants/Profile?like=wiki",
+        "/Disks",
+        "/Disks?host=kiln&pool=clay",
+        "/Disks?host=cellar&disk=wwn-0x0000000000040001",
+        "/Disks?host=nowhere&pool=none",
+        "/Disks/Layouts",
+        "/Disks/Layouts?disks=6x20TB&price=400&age=4",
+        "/Disks/Layouts?disks=3x20XB",
+        "/Disks/Layouts?need=20TB&survives=2&offer-0-size=8TB&offer-0-price=150&offer-0-warranty=3",
         "/Runbook",
         "/History",
         "/Lab",
@@ -136,7 +144,9 @@ public class PageTests(Site site) : IClassFixture<Site>
     public async Task The_route_shows_each_stations_worst_finding()
     {
         var page = await site.Get("/Bench");
-        page.QuerySelectorAll(".route .station").Select(s => s.GetAttribute("data-station")).ShouldBe(["Kit", "Wants", "Bench", "Runbook"]);
+        page.QuerySelectorAll(".route .station")
+            .Select(s => s.GetAttribute("data-station"))
+            .ShouldBe(["Kit", "Wants", "Disks", "Bench", "Runbook"]);
         page.QuerySelector("[data-station=Kit] .mark-shape")!.ClassList.ShouldContain("stop");
         page.QuerySelector("[data-station=Bench] .mark-shape")!.ClassList.ShouldContain("mind");
         page.QuerySelector("[data-station=Bench]")!.GetAttribute("aria-current").ShouldBe("page");

@@ -23,6 +23,9 @@ public sealed record GuestForm(
     bool Privileged,
     string MadeFor,
     string HealthCheck,
+    string GrowsMonthly,
+    string GrowsYearly,
+    string GiveOrTake,
     IReadOnlyDictionary<string, string> Loads
 )
 {
@@ -59,6 +62,9 @@ public sealed record GuestForm(
             guest.Privileged,
             guest.MadeFor ?? "",
             guest.HealthCheckMinutes?.ToString(CultureInfo.InvariantCulture) ?? "",
+            guest.Growth is { } growth && growth.PerMonth > ByteSize.Zero ? growth.PerMonth.ToExactString() : "",
+            Percent(guest.Growth?.ShareAYear),
+            Percent(guest.Growth?.GiveOrTake),
             loads
         );
     }
@@ -78,6 +84,9 @@ public sealed record GuestForm(
             "",
             "",
             false,
+            "",
+            "",
+            "",
             "",
             "",
             new Dictionary<string, string>(StringComparer.Ordinal)
@@ -100,6 +109,9 @@ public sealed record GuestForm(
             form["privileged"].ToString() == "1",
             form["made-for"].ToString(),
             form["health-check"].ToString(),
+            form["grows-monthly"].ToString(),
+            form["grows-yearly"].ToString(),
+            form["give-or-take"].ToString(),
             form.Where(f => f.Key.StartsWith("load-", StringComparison.Ordinal))
                 .ToDictionary(f => f.Key, f => f.Value.ToString(), StringComparer.Ordinal)
         );
@@ -139,6 +151,7 @@ public sealed record GuestForm(
             RunsIn = Kind == GuestKind.AppStack && Engine.Length > 0 && OwnEngine is null ? new GuestId(Engine) : null,
             Privileged = Privileged && Kind == GuestKind.SystemContainer,
             MadeFor = Names.Clean(MadeFor) is { Length: > 0 } family ? FamilyChecked(family) : null,
+            Growth = GrowthTyped(),
             HealthCheckMinutes = Typed.OptionalWhole(HealthCheck, "Its health check waits", 0, 1440),
             Wants = [.. profiles.Select((p, n) => new Want(p.Id, LoadTyped(p, n, posted)))],
         };
@@ -150,6 +163,22 @@ public sealed record GuestForm(
         : Engine == OwnContainer ? GuestKind.SystemContainer
         : Engine == OwnMachine ? GuestKind.Machine
         : null;
+
+    private static string Percent(double? share) => share is > 0 ? Numbers.Short(share.Value * 100) : "";
+
+    private Growth? GrowthTyped()
+    {
+        if (string.IsNullOrWhiteSpace(GrowsMonthly + GrowsYearly))
+        {
+            return null;
+        }
+
+        var yearly = Typed.OptionalNumber(GrowsYearly, "Grows a year, in %") ?? 0;
+        var give = Typed.OptionalNumber(GiveOrTake, "Give or take, in %") ?? 0;
+        return yearly > 1000 || give > 100
+            ? throw new EditRefused("Growth is at most 1,000 % a year, give or take at most 100 %.")
+            : new Growth(Typed.OptionalSize(GrowsMonthly, "Grows a month") ?? ByteSize.Zero, yearly / 100, give / 100);
+    }
 
     private static string FamilyChecked(string family) =>
         family.Length > 40 || family.Any(char.IsWhiteSpace)

@@ -1,4 +1,4 @@
-// Dragging a guest onto a board or into the tray, with mouse, pen or finger. Without it: the panel's buttons and the number keys.
+// Dragging a guest onto a board or into the tray, or a disk into a pool, with mouse, pen or finger. Without it: the buttons of the panels and the number keys.
 (() => {
   "use strict";
   const Slop = 6;
@@ -6,7 +6,8 @@
   let drag = null;
   let justDragged = false;
 
-  const targetAt = (x, y) => document.elementsFromPoint(x, y).map(e => e.closest?.("[data-drop]")).find(Boolean) ?? null;
+  const targets = () => drag?.disk ? `[data-pool-host="${CSS.escape(drag.host)}"]` : "[data-drop]";
+  const targetAt = (x, y) => document.elementsFromPoint(x, y).map(e => e.closest?.(targets())).find(Boolean) ?? null;
 
   const showPreview = async guest => {
     const answer = await fetch(`/bench/preview/${encodeURIComponent(guest)}`).catch(() => null);
@@ -29,14 +30,22 @@
     document.body.append(drag.ghost);
     document.documentElement.classList.add("dragging");
     document.body.setPointerCapture?.(event.pointerId);
-    showPreview(drag.guest);
+    if (!drag.disk) showPreview(drag.guest);
+  };
+
+  const moveDisk = (disk, host, pool) => {
+    const form = document.getElementById("disk-form");
+    form.elements.host.value = host;
+    form.elements.disk.value = disk;
+    form.elements.pool.value = pool;
+    form.requestSubmit();
   };
 
   const end = () => {
     drag?.ghost?.remove();
     drag = null;
     document.documentElement.classList.remove("dragging");
-    for (const board of document.querySelectorAll("[data-drop]")) {
+    for (const board of document.querySelectorAll("[data-drop], [data-pool]")) {
       board.classList.remove("over");
       delete board.dataset.fit;
       const says = board.querySelector(".drop-says");
@@ -45,8 +54,14 @@
   };
 
   document.addEventListener("pointerdown", event => {
+    if (event.button !== 0) return;
+    const disk = event.target.closest?.("a.dsk");
+    if (disk) {
+      drag = { disk: disk.dataset.disk, host: disk.dataset.diskHost, name: disk.dataset.name, from: disk.closest("[data-pool]"), x: event.clientX, y: event.clientY, started: false };
+      return;
+    }
     const guest = event.target.closest?.(".gst");
-    if (!guest || event.button !== 0) return;
+    if (!guest) return;
     drag = { guest: guest.dataset.guest, name: guest.dataset.name, from: guest.dataset.host ?? "", x: event.clientX, y: event.clientY, started: false };
   });
 
@@ -61,7 +76,7 @@
       if (event.clientY > innerHeight - Edge) scrollBy(0, Edge / 3);
       else if (event.clientY < Edge) scrollBy(0, -Edge / 3);
     }
-    for (const board of document.querySelectorAll("[data-drop]")) board.classList.toggle("over", board === over);
+    for (const board of document.querySelectorAll(targets())) board.classList.toggle("over", board === over);
   });
 
   document.addEventListener("pointerup", event => {
@@ -70,10 +85,14 @@
       return;
     }
     const over = targetAt(event.clientX, event.clientY);
-    const { guest, from } = drag;
+    const { guest, from, disk, host: diskHost } = drag;
     end();
     justDragged = true;
     setTimeout(() => { justDragged = false; });
+    if (disk) {
+      if (over && over !== from) moveDisk(disk, diskHost, over.dataset.pool);
+      return;
+    }
     const host = over?.dataset.drop === "tray" ? "" : over?.dataset.drop;
     if (over && host !== from) window.yuntakPlace(guest, host);
   });
@@ -82,5 +101,5 @@
   document.addEventListener("keydown", event => { if (event.key === "Escape" && drag) end(); });
   // A link that was dragged is not followed, and the browser's own dragging of links stays out of the way.
   document.addEventListener("click", event => { if (justDragged) { event.preventDefault(); event.stopPropagation(); } }, true);
-  document.addEventListener("dragstart", event => { if (event.target.closest?.(".gst")) event.preventDefault(); });
+  document.addEventListener("dragstart", event => { if (event.target.closest?.(".gst, .dsk")) event.preventDefault(); });
 })();
