@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
@@ -31,6 +32,8 @@ public class CoreBenchmarks
         return sum;
     }
 
+    private readonly IReadOnlyList<DiskSpec> sixty = DiskText.Disks("60x4TB");
+
     [Benchmark]
     [Limit(50)]
     public int Assessment_of_20_hosts_and_500_guests() => Assessment.Of(lab).Findings.Count;
@@ -44,9 +47,12 @@ public class CoreBenchmarks
     [Benchmark]
     public int Runbook_from_nothing() => RunbookBuilder.Build(Lab.Empty("new"), lab).Open;
 
+    [Benchmark]
+    public int Layouts_of_sixty_disks() => LayoutChooser.For(sixty).Count;
+
     private static Lab Large()
     {
-        var profiles = ProfileBook.Standard.All;
+        var profiles = ProfileBook.Standard.All.ToList();
         var hosts = Enumerable
             .Range(0, Hosts)
             .Select(n => new Host(

@@ -142,7 +142,7 @@ internal static class Gens
                             {
                                 Takes = n == 0 ? [ContentKind.GuestDisks, ContentKind.InstallMedia] : [],
                                 Encrypted = battery,
-                                KeyPlaces = ports == 3 ? ["safe", name] : [],
+                                KeyPlaces = ports == 3 ? ["safe", Names.Clean(name)] : [],
                                 ScrubDays = ports < 3 ? ports * 30 : null,
                                 Thin = ports == 4,
                             }

@@ -13,13 +13,14 @@ public static class DiskText
 
     private const int MostGroups = 60;
 
-    private static readonly (string Word, PoolLayout Layout)[] Layouts =
+    /// <summary>The words for layouts, in files and on the command line; where there are two, the first is the one written.</summary>
+    public static readonly IReadOnlyList<(string Word, PoolLayout Value)> Layouts =
     [
         ("single", PoolLayout.Single),
         ("stripe", PoolLayout.Stripe),
         ("mirror", PoolLayout.Mirror),
-        ("mirrors", PoolLayout.StripedMirrors),
         ("striped-mirrors", PoolLayout.StripedMirrors),
+        ("mirrors", PoolLayout.StripedMirrors),
         ("parity1", PoolLayout.Parity1),
         ("parity2", PoolLayout.Parity2),
         ("parity3", PoolLayout.Parity3),
@@ -27,11 +28,15 @@ public static class DiskText
         ("dedicated2", PoolLayout.Dedicated2),
     ];
 
-    private static readonly (string Word, DiskKind Kind)[] Kinds =
+    /// <summary>The words for kinds of disk, in files and on the command line.</summary>
+    public static readonly IReadOnlyList<(string Word, DiskKind Value)> Kinds =
     [
         ("spinning", DiskKind.Spinning),
         ("sata-flash", DiskKind.SataFlash),
         ("nvme-flash", DiskKind.NvmeFlash),
+        ("usb", DiskKind.Usb),
+        ("card", DiskKind.Card),
+        ("virtual", DiskKind.Virtual),
     ];
 
     /// <summary>Reads disks: count, an x, a size, perhaps a colon and a kind; several sorts with commas between.</summary>
@@ -109,7 +114,7 @@ public static class DiskText
 
     /// <summary>A layout as it is typed.</summary>
     public static string Word(PoolLayout layout, int groups = 1) =>
-        (groups > 1 ? $"{groups}*" : "") + Layouts.First(l => l.Layout == layout).Word;
+        (groups > 1 ? $"{groups}*" : "") + Layouts.First(l => l.Value == layout).Word;
 
     /// <summary>Disks as they are typed: «6x20TB».</summary>
     public static string Word(IEnumerable<DiskSpec> disks) =>
@@ -119,7 +124,7 @@ public static class DiskText
                 .GroupBy(d => d)
                 .Select(g =>
                     $"{g.Count()}x{g.Key.Size.ToDecimalString().Replace(Numbers.ThinSpace, "", StringComparison.Ordinal)}"
-                    + (g.Key.Kind == DiskKind.Spinning ? "" : ":" + Kinds.FirstOrDefault(k => k.Kind == g.Key.Kind, Kinds[0]).Word)
+                    + (g.Key.Kind == DiskKind.Spinning ? "" : ":" + Kinds.First(k => k.Value == g.Key.Kind).Word)
                 )
         );
 

@@ -7,9 +7,6 @@ namespace Yuntak.Core.Disks;
 public static class LayoutChooser
 {
     private const int WidestGroup = 12;
-    private const int ManyDisks = 5;
-    private const double LargeTB = 8;
-    private const double OldYears = 5;
     private const int MostCounts = 48;
     private const int MostWithParityDisks = 24;
     private const double NearlyAsMuch = 0.8;
@@ -73,7 +70,7 @@ public static class LayoutChooser
         }
         else if (plan.Layout.ParityDisks() >= 2)
         {
-            yield return largest.TB >= LargeTB
+            yield return largest >= ParityAdvice.LargeDisk
                 ? $"With disks of {largest.ToDecimalString()} a rebuild takes {Numbers.Short(Math.Ceiling(plan.Risk.RebuildHours))} hours; a second disk may fail in them."
                 : "From 5 disks on, two parity disks are common practice.";
         }
@@ -121,7 +118,7 @@ public static class LayoutChooser
             return safe.Where(p => p.Layout is PoolLayout.Mirror or PoolLayout.StripedMirrors).MaxBy(p => p.Room.Usable) ?? safe[0];
         }
 
-        var wanted = disks.Count >= ManyDisks || disks.Any(d => d.Size.TB >= LargeTB) || safe[0].AgeYears > OldYears ? 2 : 1;
+        var wanted = ParityAdvice.Wanted(disks.Count, disks.Max(d => d.Size), safe[0].AgeYears);
         var spread = disks.Distinct().Count() > 1 ? safe : safe.FindAll(p => !p.Layout.IsDedicated());
         var careful = spread.FindAll(p => p.Risk.Survives >= wanted);
         if (careful.Count == 0)

@@ -6,9 +6,6 @@ namespace Yuntak.Core.Disks;
 /// <summary>Disks joined one way: how much room, how safe, what to mind.</summary>
 public sealed class PoolPlan
 {
-    private const double LargeTB = 8;
-    private const int ManyDisks = 5;
-    private const double OldYears = 5;
     private const double ThinShare = 0.5;
     private const int GuestBlock = 16 * 1024;
 
@@ -154,17 +151,17 @@ public sealed class PoolPlan
             yield return "One failed disk loses data: only for what exists elsewhere too.";
         }
 
-        if (parity == 1 && Groups.Any(g => g.Disks.Count >= ManyDisks))
+        if (parity == 1 && Groups.Any(g => g.Disks.Count >= ParityAdvice.ManyDisks))
         {
             yield return $"Single parity over {Groups.Max(g => g.Disks.Count)} disks: from 5 disks on, two are common practice.";
         }
 
-        if (parity == 1 && largest.TB >= LargeTB)
+        if (parity == 1 && largest >= ParityAdvice.LargeDisk)
         {
             yield return $"Single parity with disks of {largest.ToDecimalString()}: from 8 TB on, two are common practice, since a rebuild takes {Numbers.Short(Math.Ceiling(Risk.RebuildHours))} hours.";
         }
 
-        if (parity == 1 && AgeYears > OldYears)
+        if (parity == 1 && AgeYears > ParityAdvice.OldYears)
         {
             yield return $"Single parity with disks of {Numbers.Short(AgeYears)} years: past five years, two are common practice.";
         }

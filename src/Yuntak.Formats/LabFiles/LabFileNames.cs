@@ -1,3 +1,4 @@
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Wants;
 
@@ -20,28 +21,9 @@ internal static class LabFileNames
         ("may-wait", Importance.MayWait),
     ];
 
-    public static readonly (string Word, DiskKind Value)[] Disks =
-    [
-        ("spinning", DiskKind.Spinning),
-        ("sata-flash", DiskKind.SataFlash),
-        ("nvme-flash", DiskKind.NvmeFlash),
-        ("usb", DiskKind.Usb),
-        ("card", DiskKind.Card),
-        ("virtual", DiskKind.Virtual),
-    ];
+    public static readonly (string Word, DiskKind Value)[] Disks = [.. DiskText.Kinds];
 
-    public static readonly (string Word, PoolLayout Value)[] Layouts =
-    [
-        ("single", PoolLayout.Single),
-        ("stripe", PoolLayout.Stripe),
-        ("mirror", PoolLayout.Mirror),
-        ("striped-mirrors", PoolLayout.StripedMirrors),
-        ("parity1", PoolLayout.Parity1),
-        ("parity2", PoolLayout.Parity2),
-        ("parity3", PoolLayout.Parity3),
-        ("dedicated1", PoolLayout.Dedicated1),
-        ("dedicated2", PoolLayout.Dedicated2),
-    ];
+    public static readonly (string Word, PoolLayout Value)[] Layouts = [.. DiskText.Layouts];
 
     public static readonly (string Word, PoolFamily Value)[] Families = [("array", PoolFamily.BlockArray), ("cow", PoolFamily.CopyOnWrite)];
 

@@ -213,7 +213,7 @@ public class RuleTests
             },
             { "bench.pool-over", pair.WithGuestOn(Library(9), "kiln") },
             { "bench.pool-past-comfort", pair.WithGuestOn(Library(7), "kiln") },
-            { "bench.thin-parity", Small.Lab(Parity(kiln, 3, 8)) },
+            { "disks.thin-parity", Small.Lab(Parity(kiln, 3, 8)) },
             {
                 "bench.no-pool-for-guest",
                 Small.Lab(kiln).WithGuestOn(machine, "kiln").With(GuestEdits.UsePools(new GuestId("notes"), null, null))
@@ -324,7 +324,7 @@ public class RuleTests
     [Fact]
     [Trade]
     public void Single_parity_on_few_small_young_disks_is_left_alone() =>
-        Small.Lab(Parity(Small.Host("kiln"), 3, 4)).Findings("bench.thin-parity").ShouldBeEmpty();
+        Small.Lab(Parity(Small.Host("kiln"), 3, 4)).Findings("disks.thin-parity").ShouldBeEmpty();
 
     [Fact]
     public void The_printed_rule_book_is_the_one_in_force()

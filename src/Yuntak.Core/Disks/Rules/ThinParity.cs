@@ -1,23 +1,21 @@
+using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
-namespace Yuntak.Core.Bench.Rules;
+namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Single parity is thin on many, large or old disks.</summary>
 public sealed class ThinParity : IRule
 {
-    private const int ManyDisks = 5;
-    private static readonly ByteSize LargeDisk = ByteSize.FromTB(8);
-
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
-            "bench.thin-parity",
+            "disks.thin-parity",
             Severity.Mind,
-            Station.Bench,
+            Station.Disks,
             Says: "A single-parity pool has fewer than 5 disks, none of 8 TB or more, none past five years.",
             Because: "Rebuilding takes a day or more, and a second failure during it takes all.",
             Source: Source.CommonPractice
@@ -38,12 +36,12 @@ public sealed class ThinParity : IRule
 
     private static IEnumerable<string> Reasons(PoolBudget pool)
     {
-        if (pool.Disks.Count >= ManyDisks)
+        if (pool.Disks.Count >= ParityAdvice.ManyDisks)
         {
             yield return Numbers.Count(pool.Disks.Count, "disk");
         }
 
-        if (pool.Disks.Any(d => d.Size >= LargeDisk))
+        if (pool.Disks.Any(d => d.Size >= ParityAdvice.LargeDisk))
         {
             yield return $"disks of {pool.Disks.Max(d => d.Size).ToDecimalString()}";
         }
