@@ -58,18 +58,23 @@ public partial class PageBenchmarks
     public Task<string> Wants_page() => client.GetStringAsync("/Wants");
 
     [Benchmark]
+    [Limit(50)]
     public Task<string> Want_page() => client.GetStringAsync("/Wants/Guest/owlwatch");
 
     [Benchmark]
+    [Limit(50)]
     public Task<string> Profile_page() => client.GetStringAsync("/Wants/Profile/media-library");
 
     [Benchmark]
+    [Limit(50)]
     public Task<string> Disks_page() => client.GetStringAsync("/Disks?host=kiln&pool=clay");
 
     [Benchmark]
+    [Limit(50)]
     public Task<string> Layouts_page() => client.GetStringAsync("/Disks/Layouts?disks=6x20TB&price=400");
 
     [Benchmark]
+    [Limit(50)]
     public Task<string> Need_page() =>
         client.GetStringAsync("/Disks/Layouts?need=80TB&survives=2&offer-0-size=20TB&offer-0-price=400&offer-1-size=8TB&offer-1-price=150");
 

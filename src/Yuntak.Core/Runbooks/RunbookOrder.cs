@@ -22,15 +22,24 @@ internal static class RunbookOrder
             yield return change;
         }
 
-        var waiting = changes.Where(c => c.Guest is not null).OrderBy(c => Phase(plan, c)).ThenBy(c => StartOrder(plan, c)).ToList();
+        var inside = plan.AsBuilt.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value, g => g.Id);
+        var waiting = changes
+            .Where(c => c.Guest is not null)
+            .OrderBy(c => Phase(plan, c))
+            .ThenBy(c => StartOrder(plan, c))
+            .Select(c => (Change: c, Growth: Growth(plan, c), First: First(plan, c, inside)))
+            .ToList();
+        var left = waiting.Select(w => w.Change.Guest!.Value).ToHashSet();
         var used = Assessment.Of(plan.AsBuilt).Hosts.ToDictionary(h => h.Host.Id, h => h.Memory.Committed.Value);
         while (waiting.Count > 0)
         {
-            var free = waiting.FindAll(c => !Waits(plan, c, waiting));
-            var next = free.Find(c => FitsNow(plan, c, used)) ?? free.FirstOrDefault() ?? waiting[0];
-            waiting.Remove(next);
-            Settle(plan, next, used);
-            yield return next;
+            var next = waiting.FindIndex(w => !w.First.Exists(left.Contains) && FitsNow(plan, w.Change, w.Growth, used));
+            next = next >= 0 ? next : Math.Max(0, waiting.FindIndex(w => !w.First.Exists(left.Contains)));
+            var change = waiting[next].Change;
+            waiting.RemoveAt(next);
+            left.Remove(change.Guest!.Value);
+            Settle(plan, change, used);
+            yield return change;
         }
 
         foreach (var change in changes.Where(c => c.Kind is ChangeKind.PoolRemoved))
@@ -44,14 +53,11 @@ internal static class RunbookOrder
         }
     }
 
-    /// <summary>The guest that what changes is planned to run in.</summary>
-    private static GuestId? Outer(Plan plan, LabChange change) => plan.Draft.Guest(change.Guest!.Value)?.RunsIn;
-
-    /// <summary>What goes into another guest waits until that one is ready; a guest that goes waits until what runs in it has left.</summary>
-    private static bool Waits(Plan plan, LabChange change, List<LabChange> waiting) =>
-        change.Kind == ChangeKind.GuestRetired
-            ? waiting.Exists(c => plan.AsBuilt.Guest(c.Guest!.Value)?.RunsIn == change.Guest)
-            : Outer(plan, change) is { } outer && waiting.Exists(c => c.Guest == outer);
+    /// <summary>Whose changes come first: what goes into another guest waits until that one is ready; a guest that goes waits until what runs in it has left.</summary>
+    private static List<GuestId> First(Plan plan, LabChange change, ILookup<GuestId, GuestId> inside) =>
+        change.Kind == ChangeKind.GuestRetired ? [.. inside[change.Guest!.Value]]
+        : plan.Draft.Guest(change.Guest!.Value)?.RunsIn is { } outer ? [outer]
+        : [];
 
     private static int Phase(Plan plan, LabChange change) =>
         change.Kind switch
@@ -70,11 +76,11 @@ internal static class RunbookOrder
         return (planned ?? plan.AsBuilt.Guest(change.Guest.Value))!.Wants.Min(w => book.Get(w.ProfileId).StartOrder);
     }
 
-    private static bool FitsNow(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used) =>
+    private static bool FitsNow(Plan plan, LabChange change, ByteSize growth, Dictionary<HostId, ByteSize> used) =>
         change.Host is not { } host
         || plan.Draft.Host(host) is not { } target
         || change.Kind == ChangeKind.GuestRetired
-        || used.GetValueOrDefault(host) + Growth(plan, change) <= target.Memory;
+        || used.GetValueOrDefault(host) + growth <= target.Memory;
 
     private static void Settle(Plan plan, LabChange change, Dictionary<HostId, ByteSize> used)
     {

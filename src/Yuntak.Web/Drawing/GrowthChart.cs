@@ -8,9 +8,9 @@ namespace Yuntak.Web.Drawing;
 /// <summary>How a pool fills over the years: the line expected, the range when the rate is unsure, and the lines at 80 and 100 %.</summary>
 internal static class GrowthChart
 {
-    private const double Width = 600;
-    private const double Height = 150;
-    private const double Left = 44;
+    private const double Width = 300;
+    private const double Height = 110;
+    private const double Left = 36;
     private const double Bottom = 20;
     private const int Steps = 40;
 
