@@ -145,6 +145,7 @@ internal static class Gens
                                 KeyPlaces = ports == 3 ? ["safe", Names.Clean(name)] : [],
                                 ScrubDays = ports < 3 ? ports * 30 : null,
                                 Thin = ports == 4,
+                                Compression = ports == 5 ? 1.375 : 1,
                             }
                     ),
             ],

@@ -177,6 +177,7 @@ public static class LabDifference
         : was.ScrubDays != pool.ScrubDays
             ? pool.ScrubDays is > 0 and var days ? $"{pool.Name} is scrubbed every {Numbers.Count(days, "day")}"
                 : $"{pool.Name} is not scrubbed"
+        : was.Compression != pool.Compression ? $"{pool.Name} compresses {Numbers.Short(pool.Compression)} : 1"
         : $"volumes in {pool.Name} are {(pool.Thin ? "thin" : "thick")}";
 
     private static void AddGuest(List<LabChange> changes, Lab from, Lab to, Guest after)

@@ -10,6 +10,8 @@ public static class PoolEdits
     /// <summary>The most places a key is noted in.</summary>
     public const int MostKeyPlaces = 10;
 
+    private const double MostCompression = 20;
+
     /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests follow.</summary>
     public static Edit Change(HostId id, string name, Func<Pool, Pool> change) =>
         lab =>
@@ -141,6 +143,11 @@ public static class PoolEdits
         if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
         {
             throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
+        }
+
+        if (!(named.Compression is >= 1 and <= MostCompression))
+        {
+            throw new EditRefused($"Compression is 1 for none up to {MostCompression}, not {Numbers.Short(named.Compression)}.");
         }
 
         if (named.KeyPlaces.Count > MostKeyPlaces)

@@ -14,6 +14,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="KeyPlaces">Where its key is kept besides the host.</param>
 /// <param name="ScrubDays">Days between scrubs or parity checks; 0 for none planned, null while nobody has said.</param>
 /// <param name="Thin">Whether volumes take room only as they fill.</param>
+/// <param name="Compression">How many bytes of data a stored byte holds, entered or measured; 1 for none. Budgets count without it, since nobody knows what comes next.</param>
 public sealed record Pool(
     string Name,
     PoolLayout Layout,
@@ -25,5 +26,6 @@ public sealed record Pool(
     bool? Encrypted = null,
     ValueList<string> KeyPlaces = default,
     int? ScrubDays = null,
-    bool Thin = false
+    bool Thin = false,
+    double Compression = 1
 );

@@ -40,12 +40,28 @@ public static class RunbookTick
             .. asBuilt.Profiles.Where(p => draft.Book.Find(p.Id) is null && asBuilt.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
         ];
 
+    /// <summary>What stands under a profile that changes keeps its figures: they are written down before the profile is taken over.</summary>
+    private static ValueList<Guest> WithFigures(Lab asBuilt, Lab draft)
+    {
+        var changed = asBuilt
+            .Book.All.Where(p => draft.Book.Find(p.Id) is { } planned && planned != p)
+            .Select(p => p.Id)
+            .ToHashSet(StringComparer.Ordinal);
+        return asBuilt.Guests.Change(
+            g =>
+                g.Wants.Any(w => changed.Contains(w.ProfileId))
+                || asBuilt.GuestsIn(g.Id).Any(i => i.Wants.Any(w => changed.Contains(w.ProfileId))),
+            g => Ticks.AsFacts(asBuilt, g)
+        );
+    }
+
     private static Lab WithKnownFacts(Lab asBuilt, Lab draft) =>
         asBuilt with
         {
             Name = draft.Name,
             Settings = draft.Settings,
             Profiles = KnownProfiles(asBuilt, draft),
+            Guests = WithFigures(asBuilt, draft),
             Hosts = asBuilt.Hosts.Change(h => draft.Host(h.Id) is not null, h => draft.Host(h.Id)! with { Pools = h.Pools }),
         };
 }

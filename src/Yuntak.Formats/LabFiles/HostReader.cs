@@ -91,7 +91,8 @@ internal static class HostReader
             map.Flag("encrypted"),
             [.. map.Texts("key-in")],
             map.Whole("scrub-days", 0, 3660),
-            map.Flag("thin") ?? false
+            map.Flag("thin") ?? false,
+            map.Number("compression", 1, 20) ?? 1
         );
         var missing = map.Texts("missing");
         map.Done();

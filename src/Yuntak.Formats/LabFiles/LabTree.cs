@@ -118,6 +118,7 @@ internal static class LabTree
         Put(tree, "key-in", HardwareTree.Texts(pool.KeyPlaces));
         Put(tree, "scrub-days", pool.ScrubDays);
         Put(tree, "thin", pool.Thin ? true : null);
+        Put(tree, "compression", pool.Compression is 1 ? null : pool.Compression);
         Put(tree, "already-used", pool.AlreadyUsed == ByteSize.Zero ? null : pool.AlreadyUsed.ToExactString());
         return tree;
     }

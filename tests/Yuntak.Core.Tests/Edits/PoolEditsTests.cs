@@ -70,6 +70,15 @@ public class PoolEditsTests
             .Message.ShouldContain("already has a pool");
     }
 
+    [Theory]
+    [InlineData(0.5)]
+    [InlineData(50)]
+    [InlineData(double.NaN)]
+    public void Compression_that_cannot_be_is_refused(double ratio) =>
+        Should
+            .Throw<EditRefused>(() => PoolEdits.Change(Kiln, "vault", p => p with { Compression = ratio })(Lab))
+            .Message.ShouldStartWith("Compression is 1 for none up to 20");
+
     [Fact]
     public void A_pool_that_misses_a_disk_can_still_be_changed()
     {
@@ -107,6 +116,7 @@ public class PoolEditsTests
                 (p => p with { KeyPlaces = ["safe"] }, "the key of vault is in 1 place"),
                 (p => p with { ScrubDays = 30 }, "vault is scrubbed every 30 days"),
                 (p => p with { Thin = true }, "volumes in vault are thin"),
+                (p => p with { Compression = 1.5 }, "vault compresses 1.5 : 1"),
                 (p => p with { AlreadyUsed = ByteSize.FromGiB(1024) }, "vault already holds 1"),
             }
         )

@@ -1,6 +1,7 @@
 using CsCheck;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Tests;
@@ -64,6 +65,24 @@ public class ProfileEditsTests
                 )
             )
             .Message.ShouldContain("100 profiles of its own at most");
+
+    [Fact]
+    public void A_tick_takes_a_changed_profile_over_and_what_stands_keeps_its_figures()
+    {
+        var draft = WithWiki
+            .With(ProfileEdits.Keep(Wiki with { Memory = [new Term("server", 4)] }))
+            .With(GuestEdits.Place(new GuestId(WithWiki.Guests[0].Id.Value), new HostId("kiln")))
+            .WithGuestOn(Small.Guest("songs", "music"), "kiln");
+        var before = Sizing.Of(WithWiki, WithWiki.Guests[0]).Memory;
+        var song = RunbookBuilder.Build(WithWiki, draft).Sections.Single(s => s.Change.Guest == new GuestId("songs")).Steps[0];
+
+        var stands = WithWiki.With(RunbookTick.Off(draft, song.Id));
+        stands.Profiles.ShouldBe(draft.Profiles);
+        Sizing.Of(stands, stands.Guests[0]).Memory.ShouldBe(before);
+        RunbookBuilder
+            .Build(stands, draft)
+            .Sections.ShouldContain(s => s.Change.Guest == WithWiki.Guests[0].Id, "the memory has still to be given");
+    }
 
     [Fact]
     public void The_book_offers_changed_ones_in_their_place_and_new_ones_at_the_end()

@@ -17,7 +17,8 @@ public sealed record PoolForm(
     string Encrypted,
     string KeyPlaces,
     string ScrubDays,
-    bool Thin
+    bool Thin,
+    string Compression
 )
 {
     /// <summary>The form of a pool that is there.</summary>
@@ -32,7 +33,8 @@ public sealed record PoolForm(
             pool.Encrypted.YesNo() ?? "",
             string.Join('\n', pool.KeyPlaces),
             pool.ScrubDays?.ToString(CultureInfo.InvariantCulture) ?? "",
-            pool.Thin
+            pool.Thin,
+            pool.Compression is 1 ? "" : Numbers.Short(pool.Compression)
         );
 
     /// <summary>The form as posted.</summary>
@@ -47,7 +49,8 @@ public sealed record PoolForm(
             form["encrypted"].ToString(),
             form["key-places"].ToString(),
             form["scrub-days"].ToString(),
-            form["thin"].ToString() == "1"
+            form["thin"].ToString() == "1",
+            form["compression"].ToString()
         );
 
     /// <summary>The pool with what was typed.</summary>
@@ -70,5 +73,6 @@ public sealed record PoolForm(
             KeyPlaces = [.. KeyPlaces.Split('\n').Select(Names.Clean).Where(p => p.Length > 0)],
             ScrubDays = Typed.OptionalWhole(ScrubDays, "Days between scrubs", 0, 3660),
             Thin = Thin,
+            Compression = Typed.OptionalNumber(Compression, "Compression") ?? 1,
         };
 }
