@@ -32,13 +32,14 @@ public sealed record DiskGroup(PoolLayout Layout, ValueList<ByteSize> Disks)
 
     /// <summary>What no layout of this kind can use of these disks, because they differ in size: n disks count as n of the smallest.</summary>
     public ByteSize LeftOver =>
-        Layout switch
-        {
-            PoolLayout.Single or PoolLayout.Stripe => ByteSize.Zero,
-            PoolLayout.StripedMirrors => Raw - (2 * AfterParity),
-            PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => ByteSize.Zero,
-            _ => Raw - (Disks.Count * Disks.Min()),
-        };
+        !HasEnough
+            ? ByteSize.Zero
+            : Layout switch
+            {
+                PoolLayout.Single or PoolLayout.Stripe or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => ByteSize.Zero,
+                PoolLayout.StripedMirrors => Raw - (2 * AfterParity),
+                _ => Raw - (Disks.Count * Disks.Min()),
+            };
 
     /// <summary>Room after padding, when blocks of a copy-on-write pool are written across the disks.</summary>
     /// <param name="block">The block in bytes.</param>

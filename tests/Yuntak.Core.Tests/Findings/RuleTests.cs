@@ -299,6 +299,25 @@ public class RuleTests
     [Fact]
     public void An_empty_lab_has_nothing_to_say() => Assessment.Of(Lab.Empty("new")).Findings.ShouldBeEmpty();
 
+    [Theory]
+    [InlineData(PoolLayout.Mirror, 1)]
+    [InlineData(PoolLayout.Parity2, 1)]
+    [InlineData(PoolLayout.StripedMirrors, 1)]
+    [InlineData(PoolLayout.Dedicated1, 1)]
+    [InlineData(PoolLayout.Parity1, 2)]
+    public void A_pool_whose_disks_are_all_gone_is_lost_and_nothing_worse(PoolLayout layout, int groups)
+    {
+        var host = WithPool(Parity(Small.Host("kiln"), 4, 4), p => p with { Layout = layout, Groups = groups, ScrubDays = 0, Thin = true });
+        var lab = Small.Lab(host).WithGuestOn(Small.Guest("notes"), "kiln");
+        for (var n = 0; n < 4; n++)
+        {
+            lab = lab.Losing($"p{n}");
+            Assessment.Of(lab).Findings.ShouldNotBeEmpty();
+        }
+
+        lab.Finding("kit.pool-lost").Severity.ShouldBe(Severity.Stop);
+    }
+
     [Fact]
     public void What_is_unknown_is_not_held_against_a_host()
     {
