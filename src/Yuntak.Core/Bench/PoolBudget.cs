@@ -14,7 +14,8 @@ public sealed class PoolBudget
         Host = host;
         Pool = pool;
         Disks = [.. host.DisksOf(pool)];
-        Room = PoolRoom.Of(pool.Layout, pool.Family, [.. Disks.Select(d => d.Size)], pool.Groups);
+        Groups = DiskGroup.Split(pool.Layout, [.. Disks.Select(d => d.Size)], pool.Groups);
+        Room = PoolRoom.Of(Groups, pool.Family);
         List<FigureInput> claims = [];
         var claimed = pool.AlreadyUsed;
         Promised = pool.AlreadyUsed;
@@ -70,12 +71,15 @@ public sealed class PoolBudget
     private static ByteSize Taken(Pool pool, ByteSize size, ByteSize expected) => pool.Thin ? ByteSize.Min(size, expected) : size;
 
     /// <summary>The groups its disks make.</summary>
-    public IReadOnlyList<DiskGroup> Groups => DiskGroup.Split(Pool.Layout, [.. Disks.Select(d => d.Size)], Pool.Groups);
+    public IReadOnlyList<DiskGroup> Groups { get; }
+
+    /// <summary>Whether it is all of flash; no disks are none.</summary>
+    public bool IsFlash => Disks.Count > 0 && Disks.All(d => d.IsFlash);
 
     /// <summary>Its risk with the disks that are in the host, by the age of the oldest; null while too few are there.</summary>
     public PoolRisk? Risk =>
         Groups.All(g => g.HasEnough) && Disks.Count > 0
-            ? PoolRisk.Of(Groups, Disks.Select(d => new DiskSpec(d.Size, d.Kind)).MinBy(d => d.RebuildRate)!.Kind, AgeYears)
+            ? PoolRisk.Of(Groups, Disks.Select(DiskSpec.Of).MinBy(d => d.RebuildRate)!.Kind, AgeYears)
             : null;
 
     /// <summary>The age of its oldest disk by the hours it has run; 0 while none are known.</summary>

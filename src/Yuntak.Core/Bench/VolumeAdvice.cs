@@ -43,24 +43,22 @@ public sealed record VolumeAdvice(Guest Guest, ContentKind Kind, ByteSize Size, 
 
     private static string? SystemDisk(HostAssessment host, PoolBudget pool)
     {
-        var flash = host.Pools.FirstOrDefault(p => p != pool && IsFlash(p) && !p.Disks.Any(d => d.IsBoot));
+        var flash = host.Pools.FirstOrDefault(p => p != pool && p.IsFlash && !p.Disks.Any(d => d.IsBoot));
         return pool.Disks.Any(d => d.IsBoot) ? "It lies on the boot disk: keep that for the host."
             : pool.Pool.Family == PoolFamily.CopyOnWrite && pool.Pool.Layout.StripedParity() > 0
                 ? "Small blocks waste room on parity: mirrors serve it better."
-            : !IsFlash(pool) && flash is not null ? $"Guest disks want flash: {flash.Pool.Name} is."
-            : !IsFlash(pool) ? "Guest disks want flash; this host has none for them."
+            : !pool.IsFlash && flash is not null ? $"Guest disks want flash: {flash.Pool.Name} is."
+            : !pool.IsFlash ? "Guest disks want flash; this host has none for them."
             : null;
     }
 
     private static string? Bulk(HostAssessment host, PoolBudget pool, ByteSize size)
     {
         var roomy = host.Pools.FirstOrDefault(p =>
-            p != pool && p.Disks.Count > 0 && !IsFlash(p) && p.Spare >= size && !p.Disks.Any(d => d.IsBoot)
+            p != pool && p.Disks.Count > 0 && !p.IsFlash && p.Spare >= size && !p.Disks.Any(d => d.IsBoot)
         );
         return pool.Disks.Any(d => d.IsBoot) ? "It lies on the boot disk: keep that for the host."
-            : IsFlash(pool) && roomy is not null ? $"Bulk data does not need flash: {roomy.Pool.Name} has room for it."
+            : pool.IsFlash && roomy is not null ? $"Bulk data does not need flash: {roomy.Pool.Name} has room for it."
             : null;
     }
-
-    private static bool IsFlash(PoolBudget pool) => pool.Disks.Count > 0 && pool.Disks.All(d => d.IsFlash);
 }

@@ -39,7 +39,7 @@ public static class VolumePlacement
             .OrderByDescending(p => p.Spare >= size)
             .ThenByDescending(p => p.Pool.Name == nameBefore)
             .ThenBy(p => p.Disks.Any(d => d.IsBoot))
-            .ThenByDescending(p => p.Disks.Count > 0 && p.Disks.All(d => d.IsFlash) == preferFlash)
+            .ThenByDescending(p => p.Disks.Count > 0 && p.IsFlash == preferFlash)
             .ThenByDescending(p => p.Spare)
             .FirstOrDefault();
 }

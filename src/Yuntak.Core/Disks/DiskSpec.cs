@@ -8,6 +8,9 @@ namespace Yuntak.Core.Disks;
 /// <param name="Kind">What it is made of.</param>
 public sealed record DiskSpec(ByteSize Size, DiskKind Kind = DiskKind.Spinning)
 {
+    /// <summary>A disk of a host.</summary>
+    public static DiskSpec Of(Disk disk) => new(disk.Size, disk.Kind);
+
     /// <summary>What it reads or writes in a row, in bytes a second; common practice.</summary>
     public double SequentialRate => RebuildRate / RebuildShare;
 

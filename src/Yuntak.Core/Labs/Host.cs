@@ -51,6 +51,12 @@ public sealed record Host(
     /// <summary>The pool of that name, if there is one.</summary>
     public Pool? PoolNamed(string? name) => Pools.FirstOrDefault(p => p.Name == name);
 
+    /// <summary>The disks that belong to no pool.</summary>
+    public IEnumerable<Disk> DisksInNoPool => Disks.Where(d => Pools.All(p => !p.DiskIds.Contains(d.Id)));
+
+    /// <summary>Those of them that may be joined into one: nobody starts from them, nothing is mounted on them, and they are not meant to be pulled out.</summary>
+    public IEnumerable<Disk> DisksToJoin => DisksInNoPool.Where(d => !d.IsBoot && !d.Removable && d.MountedAt.Count == 0);
+
     /// <summary>The disks of a pool that are still in the host.</summary>
     public IEnumerable<Disk> DisksOf(Pool pool) => pool.DiskIds.Select(id => Disks.FirstOrDefault(d => d.Id == id)).OfType<Disk>();
 }

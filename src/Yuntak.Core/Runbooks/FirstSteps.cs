@@ -219,10 +219,7 @@ internal static class FirstSteps
     /// <summary>The disk it starts from; for a host that is bare yet, the smallest flash disk that belongs to no pool.</summary>
     private static Disk? Boot(Host host) =>
         host.Disks.FirstOrDefault(d => d.IsBoot)
-        ?? host.Disks.Where(d => d.Kind != DiskKind.Usb && host.Pools.All(p => !p.DiskIds.Contains(d.Id)))
-            .OrderBy(d => !d.IsFlash)
-            .ThenBy(d => d.Size)
-            .FirstOrDefault();
+        ?? host.DisksInNoPool.Where(d => d.Kind != DiskKind.Usb).OrderBy(d => !d.IsFlash).ThenBy(d => d.Size).FirstOrDefault();
 
     private static string Named(Host host) =>
         Boot(host) is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()}, {boot.Id}" : "the boot disk";

@@ -54,7 +54,7 @@ internal static class PoolRecipes
     {
         var fresh = planned.Disks.FirstOrDefault(d => d.Id == by);
         var worn = standing.Disks.FirstOrDefault(d => d.Id == old) ?? planned.Disks.FirstOrDefault(d => d.Id == old);
-        var hours = fresh is null ? 0 : new DiskSpec(fresh.Size, fresh.Kind).RebuildHours;
+        var hours = fresh is null ? 0 : DiskSpec.Of(fresh).RebuildHours;
         return new(
             LifeStage.Planned,
             $"Replace a disk of {pool.Name}, and wait for the rebuild",
@@ -78,7 +78,7 @@ internal static class PoolRecipes
     {
         var disks = host.DisksOf(pool).Where(d => joined.Contains(d.Id)).ToList();
         var room = PoolRoom.Of(pool.Layout, pool.Family, [.. host.DisksOf(pool).Select(d => d.Size)], pool.Groups);
-        var hours = disks.Select(d => new DiskSpec(d.Size, d.Kind).RebuildHours).DefaultIfEmpty(0).Max();
+        var hours = disks.Select(d => DiskSpec.Of(d).RebuildHours).DefaultIfEmpty(0).Max();
         var spreads = pool.Layout.Survives(pool.DiskIds.Count) > 0;
         return new(
             LifeStage.Planned,

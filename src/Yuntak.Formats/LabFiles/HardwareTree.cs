@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using static Yuntak.Formats.LabFiles.TreeParts;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -133,13 +134,5 @@ internal static class HardwareTree
         }
 
         return row;
-    }
-
-    private static void Put(JsonObject tree, string key, JsonNode? value)
-    {
-        if (value is not null)
-        {
-            tree[key] = value;
-        }
     }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using static Yuntak.Formats.LabFiles.TreeParts;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -192,14 +193,6 @@ internal static class LabTree
         if (id != Names.Slug(name))
         {
             tree["id"] = id;
-        }
-    }
-
-    private static void Put(JsonObject tree, string key, JsonNode? value)
-    {
-        if (value is not null)
-        {
-            tree[key] = value;
         }
     }
 }

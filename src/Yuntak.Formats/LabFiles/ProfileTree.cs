@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Wants;
+using static Yuntak.Formats.LabFiles.TreeParts;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -81,12 +82,4 @@ internal static class ProfileTree
     private static JsonNode Shape(DayShape shape) =>
         LabFileNames.Shapes.Where(s => s.Value == shape).Select(s => (JsonNode?)s.Word).FirstOrDefault()
         ?? new JsonArray([.. shape.Weights.Select(w => (JsonNode)w)]);
-
-    private static void Put(JsonObject tree, string key, JsonNode? value)
-    {
-        if (value is not null)
-        {
-            tree[key] = value;
-        }
-    }
 }

@@ -1,4 +1,3 @@
-using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Units;
@@ -32,7 +31,7 @@ internal static class RiskPlot
         )
         {
             drawn.Add(Svg.Line(Left, Level(share), Width - 6, Level(share), "grid"));
-            drawn.Add(new XElement(Svg.Text(Left - 6, Level(share) + 3.5, "tick-text end", words)));
+            drawn.Add(Svg.Text(Left - 6, Level(share) + 3.5, "tick-text end", words));
         }
 
         drawn.Add(Svg.Line(Left, Height - Bottom, Width - 6, Height - Bottom, "axis"));

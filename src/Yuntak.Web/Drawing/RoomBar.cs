@@ -1,4 +1,3 @@
-using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Units;

@@ -28,7 +28,7 @@ public sealed class GuestDisksOnSpinning : IRule
         where pool.Disks.Count > 0 && pool.Disks.All(d => d.Kind == DiskKind.Spinning)
         let machines = host.Guests.Where(g => g.Guest.Kind == GuestKind.Machine && g.Guest.Placement?.SystemPool == pool.Pool.Name).ToList()
         where machines.Count > 0
-        let flash = host.Pools.FirstOrDefault(p => p.Disks.Count > 0 && p.Disks.All(d => d.IsFlash && !d.IsBoot))
+        let flash = host.Pools.FirstOrDefault(p => p.IsFlash && !p.Disks.Any(d => d.IsBoot))
         where flash is not null
         select Info.On(
             Subject.Of(host.Host, pool.Pool),

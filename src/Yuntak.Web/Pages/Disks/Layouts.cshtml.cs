@@ -55,14 +55,10 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
     public Host? Host => HostId is null ? null : Desk.Lab.Host(new HostId(HostId));
 
     /// <summary>The disks of the host that are free to join.</summary>
-    public IEnumerable<Disk> FreeDisks =>
-        Host is { } host
-            ? host.Disks.Where(d => !d.IsBoot && !d.Removable && d.MountedAt.Count == 0 && host.Pools.All(p => !p.DiskIds.Contains(d.Id)))
-            : [];
+    public IEnumerable<Disk> FreeDisks => Host?.DisksToJoin ?? [];
 
     /// <summary>Whether the disks typed are those that are free in the host, so that a pool can be made of them.</summary>
-    public bool CanMake =>
-        Host is not null && FreeDisks.Any() && DiskText.Word(FreeDisks.Select(d => new DiskSpec(d.Size, d.Kind))) == Disks;
+    public bool CanMake => Host is not null && FreeDisks.Any() && DiskText.Word(FreeDisks.Select(DiskSpec.Of)) == Disks;
 
     /// <summary>What stands in a field of an offer.</summary>
     public string Offer(int n, string field) =>
@@ -107,17 +103,13 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
     {
         var need = Typed.Size(Need, "The room you need", Prefixes.Decimal, "TB");
         var survives = Typed.OptionalWhole(Survives, "Failures to survive", 0, 3) ?? 1;
-        List<(LayoutCandidate Way, DiskOffer? Offer)> found = [];
-        foreach (var offer in Enumerable.Range(0, Offers).Select(OfferTyped).OfType<DiskOffer>())
-        {
-            found.AddRange(LayoutChooser.ForNeed(need, survives, offer, Spare).Select(c => (c, (DiskOffer?)offer)));
-        }
-
-        if (found.Count == 0 && Enumerable.Range(0, Offers).All(n => OfferTyped(n) is null))
+        var offers = Enumerable.Range(0, Offers).Select(OfferTyped).OfType<DiskOffer>().ToList();
+        if (offers.Count == 0)
         {
             throw new EditRefused("Name at least one disk you could buy, by its size.");
         }
 
+        var found = offers.SelectMany(o => LayoutChooser.ForNeed(need, survives, o, Spare).Select(c => (Way: c, Offer: (DiskOffer?)o)));
         return
         [
             .. found.OrderBy(f => f.Way.Cost is { Total: > 0 } cost ? cost.Total : double.MaxValue).ThenBy(f => f.Way.Plan.Disks.Count),

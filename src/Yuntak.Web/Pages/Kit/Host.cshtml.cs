@@ -34,7 +34,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
     public IReadOnlyList<string> PoolDisks { get; private set; } = [];
 
     /// <summary>Disks that belong to no pool.</summary>
-    public IReadOnlyList<Disk> FreeDisks => [.. Host!.Disks.Where(d => Host.Pools.All(p => !p.DiskIds.Contains(d.Id)))];
+    public IReadOnlyList<Disk> FreeDisks => [.. Host!.DisksInNoPool];
 
     /// <summary>The host that a new one is begun from, if any.</summary>
     public Host? Like { get; private set; }
