@@ -266,7 +266,7 @@ internal static class Gens
     }
 
     /// <summary>Two with the same name are refused; the lab is then simply one smaller.</summary>
-    private static Lab Try(Lab lab, Edit edit)
+    public static Lab Try(Lab lab, Edit edit)
     {
         try
         {
