@@ -2,9 +2,11 @@ using BenchmarkDotNet.Attributes;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 
 namespace Yuntak.Bench;
 
@@ -59,15 +61,19 @@ public class CoreBenchmarks
                 new HostId($"h{n}"),
                 $"h{n}",
                 "",
-                new Processor("x86_64", 1, 16, 32, true),
-                ByteSize.FromGiB(96),
-                [
-                    new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
-                    .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning)),
-                ],
-                [new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")])],
-                2,
-                false
+                new HostFacts(
+                    new Processor("x86_64", 1, 16, 32, true),
+                    ByteSize.FromGiB(96),
+                    [
+                        new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
+                        .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning)),
+                    ],
+                    2,
+                    false
+                ),
+                new HostPlan([
+                    new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")]),
+                ])
             ));
         var guests = Enumerable
             .Range(0, Guests)

@@ -1,5 +1,6 @@
 using System.Text;
 using BenchmarkDotNet.Attributes;
+using Yuntak.Core.Profiles;
 using Yuntak.Formats.Intake;
 
 namespace Yuntak.Bench;

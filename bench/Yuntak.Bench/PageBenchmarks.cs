@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using BenchmarkDotNet.Attributes;
 using Microsoft.AspNetCore.Builder;
+using Yuntak.Core.Shapes;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Bench;

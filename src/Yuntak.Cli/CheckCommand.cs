@@ -1,6 +1,9 @@
 using System.CommandLine;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Answers;
 

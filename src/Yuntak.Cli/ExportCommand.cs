@@ -1,5 +1,7 @@
 using System.CommandLine;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Exports;
 using Yuntak.Formats.LabFiles;

@@ -1,9 +1,12 @@
 using System.CommandLine;
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 
@@ -78,7 +81,7 @@ internal static class IntakeCommand
             changes = said;
             return after == before || Shared.WriteLab(path, after, json);
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             Shared.Refuse([refused.Message + " The lab file was not changed."], json);
             return false;
@@ -87,7 +90,7 @@ internal static class IntakeCommand
 
     private static (Lab After, IReadOnlyList<string> Said) Taken(Lab lab, HostReading reading, string? name)
     {
-        name ??= reading.HostName ?? throw new EditRefused("The text does not say which host it is of; name it with --as NAME.");
+        name ??= reading.HostName ?? throw new Refused("The text does not say which host it is of; name it with --as NAME.");
         var known = lab.Hosts.FirstOrDefault(h => string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase));
         if (known is null)
         {

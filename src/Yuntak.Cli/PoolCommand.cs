@@ -1,7 +1,10 @@
 using System.CommandLine;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Answers;
 
@@ -42,7 +45,7 @@ internal static class PoolCommand
                 () =>
                 {
                     var (kind, groups) = DiskText.Layout(parsed.GetValue(layout));
-                    var chosen = Family(parsed.GetValue(family), kind);
+                    var chosen = Family(parsed.GetValue(family));
                     var plan = PoolPlan.Of(
                         kind,
                         groups,
@@ -121,30 +124,26 @@ internal static class PoolCommand
             answer();
             return 0;
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             Shared.Refuse([refused.Message], json);
             return Shared.CouldNotRead;
         }
     }
 
-    private static PoolFamily Family(string? word, PoolLayout layout) =>
-        word is null
-            ? PoolFamily.BlockArray
-            : PoolAnswer.FamilyOf(word)
-                ?? throw new EditRefused($"--family is one of {string.Join(", ", PoolAnswer.FamilyWords)}, not «{word}».");
+    private static PoolFamily Family(string? word) => word is null ? PoolFamily.BlockArray : LabWords.Families.Read(word, "--family");
 
     private static int Block(string? typed) =>
         typed is null ? PoolRoom.QuotedBlock
         : ByteSize.TryParse(typed, Prefixes.Binary, out var size) && size >= LeastBlock && size <= LargestBlock ? (int)size.Bytes
-        : throw new EditRefused($"--block is a size from 512 B to 16 MiB such as 128K, not «{typed}».");
+        : throw new Refused($"--block is a size from 512 B to 16 MiB such as 128K, not «{typed}».");
 
     private static double Years(string? typed) => typed is null ? 0 : Number(typed, "--age-years", OldestYears);
 
     private static double Number(string typed, string what, double most) =>
         Numbers.TryParse(typed, out var number) && number <= most
             ? number
-            : throw new EditRefused($"{what} is a number from 0 to {Numbers.Short(most)}, not «{typed}».");
+            : throw new Refused($"{what} is a number from 0 to {Numbers.Short(most)}, not «{typed}».");
 
     private static void Print(PoolPlan plan)
     {

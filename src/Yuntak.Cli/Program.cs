@@ -1,6 +1,7 @@
 using System.CommandLine;
 using System.Text;
 using Yuntak.Cli;
+using Yuntak.Core.Runbooks;
 
 Console.OutputEncoding = new UTF8Encoding(encoderShouldEmitUTF8Identifier: false);
 var root = new RootCommand("Yuntak on the command line: the same sums as on screen, without a browser.")

@@ -1,6 +1,7 @@
 using System.CommandLine;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Exports;
 

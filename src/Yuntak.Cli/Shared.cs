@@ -1,6 +1,7 @@
 using System.CommandLine;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Profiles;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;

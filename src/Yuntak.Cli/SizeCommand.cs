@@ -1,9 +1,15 @@
 using System.CommandLine;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Formats.Answers;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Cli;
 
@@ -40,7 +46,7 @@ internal static class SizeCommand
                     ? List(book, asJson)
                     : Run(book, parsed.GetValue(profile), parsed.GetValue(loads) ?? [], parsed.GetValue(kind), asJson);
             }
-            catch (EditRefused refused)
+            catch (Refused refused)
             {
                 Shared.Refuse([refused.Message], asJson);
                 return Shared.CouldNotRead;
@@ -76,13 +82,10 @@ internal static class SizeCommand
     {
         var profile =
             book.Find(id ?? "")
-            ?? throw new EditRefused(
+            ?? throw new Refused(
                 $"{(id is null ? "Name a profile" : $"There is no profile called «{id}»")}. There are: {string.Join(", ", book.All.Select(p => p.Id))}."
             );
-        var chosen = kind is null
-            ? Packaging.For(profile).Kind
-            : SizeAnswer.KindOf(kind)
-                ?? throw new EditRefused($"--kind is one of {string.Join(", ", SizeAnswer.KindWords)}, not «{kind}».");
+        var chosen = kind is null ? Packaging.For(profile).Kind : ProfileWords.Kinds.Read(kind, "--kind");
         var want = new Want(profile.Id, [.. loads.Select(l => Load(profile, l))]);
         var sizing = Sizing.Of(new Guest(new GuestId(profile.Id), profile.Name, chosen, [want], SizeOverrides.None), book);
         if (json)
@@ -101,7 +104,7 @@ internal static class SizeCommand
     {
         if (text.Split('=', 2) is not [var id, var typed] || !Numbers.TryParse(typed, out var value))
         {
-            throw new EditRefused(
+            throw new Refused(
                 $"A load is written load=value, such as {(profile.Loads.Count > 0 ? $"{profile.Loads[0].Id}={Numbers.Short(profile.Loads[0].Default)}" : "cameras=4")}, not «{text}»."
             );
         }

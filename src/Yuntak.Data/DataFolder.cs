@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using Yuntak.Core.Figures;
 
 namespace Yuntak.Data;
 

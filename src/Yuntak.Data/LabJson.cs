@@ -1,20 +1,33 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Data;
 
-/// <summary>A lab as the JSON that is stored, with its version.</summary>
+/// <summary>
+/// A lab as the JSON that is stored, with the version of its form. Every member of every record is written and must be there when it is read; a member nobody
+/// knows is an error too, so that nothing is ever dropped or made up without a word. Older forms are brought up step by step.
+/// </summary>
 public static class LabJson
 {
-    /// <summary>The version written today. When the model changes shape, raise it and add the step to <see cref="Read"/>.</summary>
-    public const int Version = 1;
+    /// <summary>
+    /// The version written today. When a record of the model gets, loses or renames a member: raise it, add a step to <see cref="Upgrades"/>, and keep a
+    /// revision of the form before among the golden ones of the tests.
+    /// </summary>
+    public const int Version = 2;
 
     private static readonly JsonSerializerOptions Options = new()
     {
-        DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
-        Converters = { new ByteSizeConverter(), new ValueListConverterFactory(), new JsonStringEnumConverter() },
-        IgnoreReadOnlyProperties = true,
+        Converters =
+        {
+            new ByteSizeConverter(),
+            new ValueListConverterFactory(),
+            new JsonStringEnumConverter(null, allowIntegerValues: false),
+        },
+        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
+        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { OnlyWhatARecordIsMadeOf } },
     };
 
     /// <summary>The lab as compressed JSON of today's version.</summary>
@@ -22,6 +35,7 @@ public static class LabJson
 
     /// <summary>Reads a stored lab of this or an earlier version.</summary>
     /// <exception cref="NotSupportedException">It was written by a newer Yuntak.</exception>
+    /// <exception cref="JsonException">It is damaged: a member is missing, unknown or no such value.</exception>
     public static Lab Read(byte[] content, int version)
     {
         if (version > Version)
@@ -31,6 +45,33 @@ public static class LabJson
             );
         }
 
-        return JsonSerializer.Deserialize<Lab>(Compression.Unpack(content), Options) ?? throw new JsonException("A stored lab is empty.");
+        var plain = Compression.Unpack(content);
+        var lab =
+            version == Version
+                ? JsonSerializer.Deserialize<Lab>(plain, Options)
+                : Upgrades.From(version, JsonNode.Parse(plain)!.AsObject()).Deserialize<Lab>(Options);
+        return lab ?? throw new JsonException("A stored lab is empty.");
+    }
+
+    /// <summary>A record is stored as what it is made of: the members its constructor takes, all of them, and nothing that follows from them.</summary>
+    private static void OnlyWhatARecordIsMadeOf(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object)
+        {
+            return;
+        }
+
+        var made = type.Type.GetConstructors().MaxBy(c => c.GetParameters().Length)?.GetParameters().Select(p => p.Name).ToHashSet() ?? [];
+        for (var n = type.Properties.Count - 1; n >= 0; n--)
+        {
+            if (made.Contains(type.Properties[n].Name))
+            {
+                type.Properties[n].IsRequired = true;
+            }
+            else
+            {
+                type.Properties.RemoveAt(n);
+            }
+        }
     }
 }

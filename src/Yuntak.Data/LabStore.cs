@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Storage;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 
@@ -81,7 +82,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
     /// <param name="pointer">Which pointer moves.</param>
     /// <param name="basedOn">The revision the person was looking at.</param>
     /// <param name="edit">The change.</param>
-    /// <exception cref="EditRefused">The change makes no sense; nothing was stored.</exception>
+    /// <exception cref="Refused">The change makes no sense; nothing was stored.</exception>
     public async Task<CommitResult> CommitAsync(Pointer pointer, long basedOn, Edit edit, CancellationToken cancel = default)
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
@@ -134,7 +135,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         var head = await NeededRowAsync(db, HeadOf(pointers, pointer), cancel);
         if (head.Id != basedOn)
         {
-            throw new EditRefused(
+            throw new Refused(
                 $"The lab has changed since this page was shown: {head.Sentence}. Nothing was taken back; look again, then decide."
             );
         }
@@ -142,7 +143,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         var target = (redo ? head.RedoTo : head.UndoTo) is { } to ? await RowAsync(db, to, cancel) : null;
         if (target is null)
         {
-            throw new EditRefused(redo ? "There is nothing to do again." : "There is nothing to take back.");
+            throw new Refused(redo ? "There is nothing to do again." : "There is nothing to take back.");
         }
 
         var row = NewRow(
@@ -196,7 +197,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         var common = await RowAsync(db, basedOn, cancel);
         if (common is null || common.Pointer != pointer)
         {
-            throw new EditRefused("This page belongs to another lab or an older set of data. Nothing was changed; load the page again.");
+            throw new Refused("This page belongs to another lab or an older set of data. Nothing was changed; load the page again.");
         }
 
         var commonLab = cache.LabOf(common);

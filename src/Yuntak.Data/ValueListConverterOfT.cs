@@ -1,6 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Base;
 
 namespace Yuntak.Data;
 

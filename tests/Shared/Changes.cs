@@ -1,8 +1,9 @@
 using CsCheck;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 
 namespace Yuntak.Tests;
 
@@ -80,13 +81,17 @@ internal static class Changes
     private static Edit GuestChange(int kind, Guest guest, Host host, int c, int d) =>
         kind switch
         {
-            9 => GuestEdits.Change(guest.Id, g => g with { Overrides = new SizeOverrides(1 + (c % 8), ByteSize.FromMiB(256 * (1 + (d % 40)))) }),
+            9 => GuestEdits.Change(
+                guest.Id,
+                g => g with { Overrides = new SizeOverrides(1 + (c % 8), ByteSize.FromMiB(256 * (1 + (d % 40)))) }
+            ),
             10 => GuestEdits.Place(guest.Id, host.Id),
             // Moved, and given other figures at the same time.
             11 => l =>
-                GuestEdits.Change(guest.Id, g => g with { Overrides = new SizeOverrides(1 + (c % 8), ByteSize.FromMiB(256 * (1 + (d % 40)))) })(
-                    GuestEdits.Place(guest.Id, host.Id)(l).Lab
-                ),
+                GuestEdits.Change(
+                    guest.Id,
+                    g => g with { Overrides = new SizeOverrides(1 + (c % 8), ByteSize.FromMiB(256 * (1 + (d % 40)))) }
+                )(GuestEdits.Place(guest.Id, host.Id)(l).Lab),
             12 => GuestEdits.UsePools(
                 guest.Id,
                 host.Pools.Count == 0 ? null : host.Pools[c % host.Pools.Count].Name,

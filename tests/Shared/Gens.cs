@@ -1,10 +1,12 @@
 using CsCheck;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 
 namespace Yuntak.Tests;
 
@@ -130,10 +132,23 @@ internal static class Gens
             new HostId("new"),
             name,
             ports % 2 == 0 ? "" : "in the hall: left",
-            new Processor("x86_64", 1, cores, cores * threads, virtualisation, ports % 3 == 0 ? "Brackwater B8" : null),
-            ByteSize.FromGiB(memory),
-            [.. ports == 7 ? disks.SkipLast(1) : disks],
-            [
+            new HostFacts(
+                new Processor("x86_64", 1, cores, cores * threads, virtualisation, ports % 3 == 0 ? "Brackwater B8" : null),
+                ByteSize.FromGiB(memory),
+                [.. ports == 7 ? disks.SkipLast(1) : disks],
+                ports == 8 ? null : ports,
+                battery,
+                ports * 7.5,
+                null,
+                ports > 4,
+                inside == Hardware.None ? null : inside,
+                battery,
+                virtualisation,
+                day,
+                day is { } ticked ? [new ReadinessCheck("power-cut", ticked)] : [],
+                ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : []
+            ),
+            new HostPlan([
                 .. PoolProposal
                     .For(disks)
                     .Select(
@@ -148,18 +163,7 @@ internal static class Gens
                                 Compression = ports == 5 ? 1.375 : 1,
                             }
                     ),
-            ],
-            ports == 8 ? null : ports,
-            battery,
-            ports * 7.5,
-            null,
-            ports > 4,
-            inside == Hardware.None ? null : inside,
-            battery,
-            virtualisation,
-            day,
-            day is { } ticked ? [new ReadinessCheck("power-cut", ticked)] : [],
-            ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : []
+            ])
         );
 
     /// <summary>A profile somebody made from one that comes with Yuntak: in its place, or beside it under a name of its own.</summary>
@@ -272,7 +276,7 @@ internal static class Gens
         {
             return edit(lab).Lab;
         }
-        catch (EditRefused)
+        catch (Refused)
         {
             return lab;
         }

@@ -1,4 +1,6 @@
 using Xunit.v3;
+using Yuntak.Core.Base;
+using Yuntak.Core.Figures;
 
 namespace Yuntak.Tests;
 

@@ -1,7 +1,10 @@
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -16,15 +19,17 @@ internal static class Small
             new HostId(name),
             name,
             "",
-            new Processor("x86_64", 1, cores, threads, true),
-            ByteSize.FromGiB(gib),
-            [
-                new Disk($"{name}-boot", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
-                new Disk($"{name}-data", "nvme0n1", ByteSize.FromTB(poolTB), DiskKind.NvmeFlash),
-            ],
-            [new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, [$"{name}-data"])],
-            NetworkPorts: 2,
-            BatteryBackup: true
+            new HostFacts(
+                new Processor("x86_64", 1, cores, threads, true),
+                ByteSize.FromGiB(gib),
+                [
+                    new Disk($"{name}-boot", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
+                    new Disk($"{name}-data", "nvme0n1", ByteSize.FromTB(poolTB), DiskKind.NvmeFlash),
+                ],
+                NetworkPorts: 2,
+                BatteryBackup: true
+            ),
+            new HostPlan([new Pool("ember", PoolLayout.Single, PoolFamily.BlockArray, [$"{name}-data"])])
         );
 
     /// <summary>A guest with one want.</summary>

@@ -1,4 +1,5 @@
 using OpenQA.Selenium;
+using Yuntak.Core.Runbooks;
 
 namespace Yuntak.Browser.Tests;
 

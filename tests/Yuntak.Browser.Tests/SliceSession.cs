@@ -2,7 +2,6 @@ using System.Collections.ObjectModel;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
 using OpenQA.Selenium.Support.UI;
-using Yuntak.Browser;
 
 namespace Yuntak.Browser.Tests;
 

@@ -2,11 +2,11 @@ using System.Text.Json.Nodes;
 using CsCheck;
 using NJsonSchema;
 using YamlDotNet.Serialization;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 using Yuntak.Formats.Exports;
 using Yuntak.Tests;
 
@@ -99,7 +99,7 @@ public class ExportTests
     {
         var hosts = Small.Lab(Small.Host("kiln"));
         var draft = hosts.WithGuestOn(Small.Guest("notes"), "kiln");
-        var built = hosts.With(RunbookTick.Off(draft, "guest/notes/defined"));
+        var built = hosts.With(RunbookTick.Off(draft, RunbookBuilder.Build(hosts, draft).Steps.First().Id));
         var runbook = RunbookBuilder.Build(built, draft);
 
         var text = RunbookMarkdown.Of(runbook);
@@ -111,7 +111,7 @@ public class ExportTests
     }
 
     [Fact]
-    public void A_finished_runbook_says_so() => RunbookMarkdown.Of(new Runbook("lab", [])).ShouldContain("Nothing to do");
+    public void A_finished_runbook_says_so() => RunbookMarkdown.Of(RunbookBuilder.Build(Lab.Empty("lab"), Lab.Empty("lab"))).ShouldContain("Nothing to do");
 
     [Fact]
     public void Names_cannot_break_out_of_the_Markdown()

@@ -1,6 +1,8 @@
 using System.Text;
 using CsCheck;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Formats.LabFiles;

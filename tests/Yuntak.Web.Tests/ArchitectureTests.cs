@@ -1,5 +1,6 @@
 using System.Reflection;
 using System.Xml.Linq;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Web.Tests;
 

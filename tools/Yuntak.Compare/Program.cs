@@ -1,5 +1,6 @@
 using CsCheck;
 using Yuntak.Compare;
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
 

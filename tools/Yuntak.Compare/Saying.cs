@@ -1,10 +1,14 @@
 using System.Text;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Exports;
+using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 
 namespace Yuntak.Compare;

@@ -1,6 +1,7 @@
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Bench;

@@ -1,4 +1,6 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -8,7 +10,7 @@ namespace Yuntak.Core.Bench;
 public static class FitCheck
 {
     /// <summary>The answer for one guest and one host.</summary>
-    public static FitAnswer Of(Assessment assessment, Guest guest, Host host)
+    public static FitAnswer Of(Sums assessment, Guest guest, Host host)
     {
         // An app stack inside another guest leaves it first: that one needs less then.
         var lab = guest.RunsIn is null ? assessment.Lab : assessment.Lab.WithGuest(guest.Id, g => g with { RunsIn = null });
@@ -26,7 +28,7 @@ public static class FitCheck
     }
 
     /// <summary>The answers for every host, in the lab's order.</summary>
-    public static IReadOnlyList<FitAnswer> OnEveryHost(Assessment assessment, Guest guest) =>
+    public static IReadOnlyList<FitAnswer> OnEveryHost(Sums assessment, Guest guest) =>
         [.. assessment.Lab.Hosts.Select(h => Of(assessment, guest, h))];
 
     private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 

@@ -1,5 +1,6 @@
-using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -11,7 +12,7 @@ public static class PackagingWays
     private static readonly GuestId EngineId = new("an engine of its own");
 
     /// <summary>The three plain ways, and the two schools of running an app engine inside a guest.</summary>
-    public static IEnumerable<PackagingWay> Of(Assessment lab, Guest guest)
+    public static IEnumerable<PackagingWay> Of(Sums lab, Guest guest)
     {
         foreach (var kind in Enum.GetValues<GuestKind>())
         {
@@ -22,7 +23,7 @@ public static class PackagingWays
         yield return Nested(lab, guest, GuestKind.Machine);
     }
 
-    private static PackagingWay Plain(Assessment lab, Guest guest)
+    private static PackagingWay Plain(Sums lab, Guest guest)
     {
         var sizing = Sizing.Of(lab.Lab, guest);
         var (starts, shares, apart, needs) = Words(guest.Kind, sizing);
@@ -40,7 +41,7 @@ public static class PackagingWays
         );
     }
 
-    private static PackagingWay Nested(Assessment lab, Guest guest, GuestKind outer)
+    private static PackagingWay Nested(Sums lab, Guest guest, GuestKind outer)
     {
         var stack = guest with { Kind = GuestKind.AppStack, RunsIn = EngineId, Placement = null, Devices = [] };
         var engine = new Guest(
@@ -51,7 +52,7 @@ public static class PackagingWays
             SizeOverrides.None,
             lab.Lab.HostOf(guest) is { } host ? new Placement(host.Id) : null
         );
-        var with = Assessment.Of(lab.Lab with { Guests = [.. lab.Lab.Guests.Where(g => g.Id != guest.Id), stack, engine] });
+        var with = Sums.Of(lab.Lab with { Guests = [.. lab.Lab.Guests.Where(g => g.Id != guest.Id), stack, engine] });
         var sizing = with.Guest(EngineId);
         var committed = new MemoryShare(engine, sizing).Committed;
         var (starts, _, apart, _) = Words(outer, sizing);
@@ -64,12 +65,12 @@ public static class PackagingWays
             "the engine, with more app stacks in the same guest",
             apart + "; the stacks inside share a kernel",
             "one guest more to look after and update",
-            NestingEdits.GivenUp(outer),
+            GivenUp(outer),
             Fits(with, engine with { Placement = null })
         );
     }
 
-    private static List<(string Host, Fit Fit)> Fits(Assessment lab, Guest guest) =>
+    private static List<(string Host, Fit Fit)> Fits(Sums lab, Guest guest) =>
         [.. FitCheck.OnEveryHost(lab, guest).Select(a => (a.After.Host.Name, a.CanGo ? a.Fit : Fit.Over))];
 
     private static (string Starts, string Shares, string Apart, string Needs) Words(GuestKind kind, Sizing sizing)
@@ -97,4 +98,21 @@ public static class PackagingWays
             ),
         };
     }
+
+    /// <summary>What a person gives up by letting an app engine run inside a guest of this kind, one plain sentence each; common practice.</summary>
+    public static IReadOnlyList<string> GivenUp(GuestKind outer) =>
+        outer == GuestKind.SystemContainer
+            ?
+            [
+                "Nesting must be switched on for the container: the wall between it and the host gets thinner.",
+                "Devices must be mapped twice, in the container and in the stack.",
+                "It has no network mounts of its own while it stays unprivileged: mount on the host and hand the folder in.",
+                "It cannot move while running.",
+            ]
+            :
+            [
+                $"Memory for a second kernel, and it is set aside whole: {SizingRules.MachineBaseOverhead} and 1/256 of it besides.",
+                "A graphics chip cannot be shared with others: it is handed over whole or not at all.",
+                "Data lies in a disk of the machine: the host does not see single files.",
+            ];
 }

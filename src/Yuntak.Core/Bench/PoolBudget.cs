@@ -1,6 +1,7 @@
 using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -9,13 +10,20 @@ namespace Yuntak.Core.Bench;
 /// <summary>A pool's room and what is claimed of it.</summary>
 public sealed class PoolBudget
 {
+    private readonly Lazy<PoolRisk?> risk;
+
     internal PoolBudget(Host host, Pool pool, IEnumerable<Sizing> guests)
     {
         Host = host;
         Pool = pool;
         Disks = [.. host.DisksOf(pool)];
         Groups = DiskGroup.Split(pool.Layout, [.. Disks.Select(d => d.Size)], pool.Groups);
-        Room = PoolRoom.Of(Groups, pool.Family);
+        Room = PoolRoom.Of(pool, Disks);
+        risk = new(() =>
+            Groups.All(g => g.HasEnough) && Disks.Count > 0
+                ? PoolRisk.Of(Groups, Disks.Select(DiskSpec.Of).MinBy(d => d.RebuildRate)!.Kind, AgeYears, pool.SpareReady)
+                : null
+        );
         List<FigureInput> claims = [];
         var claimed = pool.AlreadyUsed;
         Promised = pool.AlreadyUsed;
@@ -77,13 +85,10 @@ public sealed class PoolBudget
     public bool IsFlash => Disks.Count > 0 && Disks.All(d => d.IsFlash);
 
     /// <summary>Its risk with the disks that are in the host, by the age of the oldest; null while too few are there.</summary>
-    public PoolRisk? Risk =>
-        Groups.All(g => g.HasEnough) && Disks.Count > 0
-            ? PoolRisk.Of(Groups, Disks.Select(DiskSpec.Of).MinBy(d => d.RebuildRate)!.Kind, AgeYears)
-            : null;
+    public PoolRisk? Risk => risk.Value;
 
-    /// <summary>The age of its oldest disk by the hours it has run; 0 while none are known.</summary>
-    public double AgeYears => Disks.Select(d => d.HoursRun ?? 0).DefaultIfEmpty(0).Max() / FailureRates.HoursPerYear;
+    /// <summary>The age of its disks as somebody said or, when nobody did, that of the oldest by the hours it has run; 0 while none are known.</summary>
+    public double AgeYears => Pool.AgeYears ?? (Disks.Select(d => d.HoursRun ?? 0).DefaultIfEmpty(0).Max() / Duration.HoursPerYear);
 
     /// <summary>How what guests keep in it grows.</summary>
     public PoolGrowth Growth(IEnumerable<Sizing> guests) =>

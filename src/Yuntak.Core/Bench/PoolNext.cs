@@ -1,5 +1,7 @@
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench;

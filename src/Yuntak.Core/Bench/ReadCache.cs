@@ -1,5 +1,7 @@
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench;
@@ -23,10 +25,7 @@ public static class ReadCache
             return settings.ReadCacheCap;
         }
 
-        var room = pools.Aggregate(
-            ByteSize.Zero,
-            (sum, p) => sum + PoolRoom.Of(p.Layout, p.Family, [.. host.DisksOf(p).Select(d => d.Size)], p.Groups).Usable
-        );
+        var room = pools.Aggregate(ByteSize.Zero, (sum, p) => sum + PoolRoom.Of(p, [.. host.DisksOf(p)]).Usable);
         return ByteSize.Max(Least, ByteSize.FromGiB(room.TiB));
     }
 }

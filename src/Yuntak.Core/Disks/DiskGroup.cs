@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 

@@ -1,3 +1,5 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Core.Disks;
 
 /// <summary>A disk on offer.</summary>

@@ -1,5 +1,5 @@
 using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
@@ -13,34 +13,8 @@ public static class DiskText
 
     private const int MostGroups = 60;
 
-    /// <summary>The words for layouts, in files and on the command line; where there are two, the first is the one written.</summary>
-    public static readonly IReadOnlyList<(string Word, PoolLayout Value)> Layouts =
-    [
-        ("single", PoolLayout.Single),
-        ("stripe", PoolLayout.Stripe),
-        ("mirror", PoolLayout.Mirror),
-        ("striped-mirrors", PoolLayout.StripedMirrors),
-        ("mirrors", PoolLayout.StripedMirrors),
-        ("parity1", PoolLayout.Parity1),
-        ("parity2", PoolLayout.Parity2),
-        ("parity3", PoolLayout.Parity3),
-        ("dedicated1", PoolLayout.Dedicated1),
-        ("dedicated2", PoolLayout.Dedicated2),
-    ];
-
-    /// <summary>The words for kinds of disk, in files and on the command line.</summary>
-    public static readonly IReadOnlyList<(string Word, DiskKind Value)> Kinds =
-    [
-        ("spinning", DiskKind.Spinning),
-        ("sata-flash", DiskKind.SataFlash),
-        ("nvme-flash", DiskKind.NvmeFlash),
-        ("usb", DiskKind.Usb),
-        ("card", DiskKind.Card),
-        ("virtual", DiskKind.Virtual),
-    ];
-
     /// <summary>Reads disks: count, an x, a size, perhaps a colon and a kind; several sorts with commas between.</summary>
-    /// <exception cref="EditRefused">The text makes no disks; the message says what is wrong.</exception>
+    /// <exception cref="Refused">The text makes no disks; the message says what is wrong.</exception>
     public static IReadOnlyList<DiskSpec> Disks(string? text)
     {
         List<DiskSpec> disks = [];
@@ -54,17 +28,19 @@ public static class DiskText
                 && !(int.TryParse(sort[..at].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out count) && count <= MostDisks)
             )
             {
-                throw new EditRefused($"«{Short(part)}»: a number of disks up to {MostDisks} belongs before the x, such as 6x20TB.");
+                throw new Refused($"«{Names.Short(part)}»: a number of disks up to {MostDisks} belongs before the x, such as 6x20TB.");
             }
 
             if (!ByteSize.TryParse(sort[(at + 1)..], Prefixes.Decimal, out var size))
             {
-                throw new EditRefused($"«{Short(part)}»: a size such as 20TB or 960GB belongs here, not «{Short(sort[(at + 1)..])}».");
+                throw new Refused(
+                    $"«{Names.Short(part)}»: a size such as 20TB or 960GB belongs here, not «{Names.Short(sort[(at + 1)..])}»."
+                );
             }
 
             if (count == 0 || size == ByteSize.Zero)
             {
-                throw new EditRefused($"«{Short(part)}» is no disk. Write how many and how large, such as 6x20TB.");
+                throw new Refused($"«{Names.Short(part)}» is no disk. Write how many and how large, such as 6x20TB.");
             }
 
             disks.AddRange(Enumerable.Repeat(new DiskSpec(size, kind), count));
@@ -72,14 +48,14 @@ public static class DiskText
 
         return disks.Count switch
         {
-            0 => throw new EditRefused("Say how many disks and how large, such as 6x20TB, or 1x6TB,1x2TB for unequal ones."),
-            > MostDisks => throw new EditRefused($"{disks.Count} disks; up to {MostDisks} are reckoned with."),
+            0 => throw new Refused("Say how many disks and how large, such as 6x20TB, or 1x6TB,1x2TB for unequal ones."),
+            > MostDisks => throw new Refused($"{disks.Count} disks; up to {MostDisks} are reckoned with."),
             _ => disks,
         };
     }
 
     /// <summary>Reads a layout: a word, perhaps with a number of groups and a star before it.</summary>
-    /// <exception cref="EditRefused">There is no such layout.</exception>
+    /// <exception cref="Refused">There is no such layout.</exception>
     public static (PoolLayout Layout, int Groups) Layout(string? text)
     {
         var typed = Names.Clean(text);
@@ -93,28 +69,21 @@ public static class DiskText
             )
         )
         {
-            throw new EditRefused(
-                $"«{Short(typed)}»: a number of groups from 1 to {MostGroups} belongs before the star, such as 2*parity2."
+            throw new Refused(
+                $"«{Names.Short(typed)}»: a number of groups from 1 to {MostGroups} belongs before the star, such as 2*parity2."
             );
         }
 
         var word = typed[(star + 1)..].Trim();
-        foreach (var (known, layout) in Layouts)
-        {
-            if (known == word)
-            {
-                return (layout, groups);
-            }
-        }
-
-        throw new EditRefused(
-            $"There is no layout «{Short(word)}». There are: {string.Join(", ", Layouts.Select(l => l.Word))}; groups as 2*parity2."
-        );
+        return LabWords.Layouts.TryRead(word, out var layout)
+            ? (layout, groups)
+            : throw new Refused(
+                $"There is no layout «{Names.Short(word)}». There are: {string.Join(", ", LabWords.Layouts.Known)}; groups as 2*parity2."
+            );
     }
 
     /// <summary>A layout as it is typed.</summary>
-    public static string Word(PoolLayout layout, int groups = 1) =>
-        (groups > 1 ? $"{groups}*" : "") + Layouts.First(l => l.Value == layout).Word;
+    public static string Word(PoolLayout layout, int groups = 1) => (groups > 1 ? $"{groups}*" : "") + LabWords.Layouts.Word(layout);
 
     /// <summary>Disks as they are typed: «6x20TB».</summary>
     public static string Word(IEnumerable<DiskSpec> disks) =>
@@ -124,7 +93,7 @@ public static class DiskText
                 .GroupBy(d => d)
                 .Select(g =>
                     $"{g.Count()}x{g.Key.Size.ToDecimalString().Replace(Numbers.ThinSpace, "", StringComparison.Ordinal)}"
-                    + (g.Key.Kind == DiskKind.Spinning ? "" : ":" + Kinds.First(k => k.Value == g.Key.Kind).Word)
+                    + (g.Key.Kind == DiskKind.Spinning ? "" : ":" + LabWords.Disks.Word(g.Key.Kind))
                 )
         );
 
@@ -136,16 +105,8 @@ public static class DiskText
             return (part, DiskKind.Spinning);
         }
 
-        foreach (var (word, kind) in Kinds)
-        {
-            if (word == part[(colon + 1)..].Trim())
-            {
-                return (part[..colon], kind);
-            }
-        }
-
-        throw new EditRefused($"«{Short(part)}»: behind the colon stands one of {string.Join(", ", Kinds.Select(k => k.Word))}.");
+        return LabWords.Disks.TryRead(part[(colon + 1)..], out var kind)
+            ? (part[..colon], kind)
+            : throw new Refused($"«{Names.Short(part)}»: behind the colon stands one of {string.Join(", ", LabWords.Disks.Known)}.");
     }
-
-    private static string Short(string text) => text.Length > 40 ? text[..40] + "…" : text;
 }

@@ -3,9 +3,6 @@ namespace Yuntak.Core.Disks;
 /// <summary>How often disks fail; common practice.</summary>
 public static class FailureRates
 {
-    /// <summary>Hours in a year.</summary>
-    public const double HoursPerYear = 8_766;
-
     /// <summary>Hours until a spare is there when none lies ready.</summary>
     public const double SpareWaitHours = 72;
 

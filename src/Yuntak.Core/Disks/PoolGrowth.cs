@@ -7,7 +7,6 @@ namespace Yuntak.Core.Disks;
 public sealed record PoolGrowth(IReadOnlyList<VolumeGrowth> Volumes)
 {
     private const double FarYears = 50;
-    private const double DaysPerYear = 365.25;
 
     /// <summary>What lies in the pool after some years.</summary>
     /// <param name="years">From now.</param>
@@ -29,12 +28,12 @@ public sealed record PoolGrowth(IReadOnlyList<VolumeGrowth> Volumes)
 
         var (before, after) = (0.0, FarYears);
         // Growth never turns back, so halving finds the day.
-        while ((after - before) * DaysPerYear > 0.5)
+        while ((after - before) * Duration.DaysPerYear > 0.5)
         {
             var middle = (before + after) / 2;
             (before, after) = After(middle, scale) >= line ? (before, middle) : (middle, after);
         }
 
-        return today.AddDays((int)Math.Ceiling(after * DaysPerYear));
+        return today.AddDays((int)Math.Ceiling(after * Duration.DaysPerYear));
     }
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
@@ -67,17 +68,5 @@ public static class PoolLayouts
         : $"{layout.Words()} of {Numbers.Count(disks, "disk")}";
 
     /// <summary>The layout in words.</summary>
-    public static string Words(this PoolLayout layout) =>
-        layout switch
-        {
-            PoolLayout.Single => "single disk",
-            PoolLayout.Stripe => "stripe",
-            PoolLayout.Mirror => "mirror",
-            PoolLayout.StripedMirrors => "striped mirrors",
-            PoolLayout.Parity1 => "single parity",
-            PoolLayout.Parity2 => "double parity",
-            PoolLayout.Parity3 => "triple parity",
-            PoolLayout.Dedicated1 => "a parity disk",
-            _ => "two parity disks",
-        };
+    public static string Words(this PoolLayout layout) => LabWords.Layouts.Display(layout);
 }

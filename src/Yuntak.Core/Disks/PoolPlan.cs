@@ -1,4 +1,7 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
@@ -97,7 +100,7 @@ public sealed class PoolPlan
         };
 
     /// <summary>One layout, in equal groups.</summary>
-    /// <exception cref="Edits.EditRefused">The disks are too few for it.</exception>
+    /// <exception cref="Refused">The disks are too few for it.</exception>
     public static PoolPlan Of(
         PoolLayout layout,
         int groups,
@@ -111,18 +114,18 @@ public sealed class PoolPlan
     {
         if (layout.IsDedicated() && family == PoolFamily.CopyOnWrite)
         {
-            throw new Edits.EditRefused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
+            throw new Refused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
         }
 
         if (layout == PoolLayout.Single && disks.Count > groups)
         {
-            throw new Edits.EditRefused($"A single disk is one disk; {disks.Count} are given. Stripe them, or make pools of their own.");
+            throw new Refused($"A single disk is one disk; {disks.Count} are given. Stripe them, or make pools of their own.");
         }
 
         var fewest = layout.FewestDisks() * groups;
         if (disks.Count < fewest)
         {
-            throw new Edits.EditRefused(
+            throw new Refused(
                 $"{(groups > 1 ? $"{groups} groups of {layout.Words()} need" : $"{layout.Words()} needs")} at least {Numbers.Count(fewest, "disk")}; {disks.Count} {(disks.Count == 1 ? "is" : "are")} given."
             );
         }

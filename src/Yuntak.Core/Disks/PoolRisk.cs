@@ -1,5 +1,6 @@
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
@@ -41,19 +42,19 @@ public sealed record PoolRisk(
     {
         var largest = new DiskSpec(groups.SelectMany(g => g.Disks).Max(), kind);
         var annual = FailureRates.Annual(ageYears) * FailureRates.Multiplier(condition);
-        var failure = annual / FailureRates.HoursPerYear;
+        var failure = annual / Duration.HoursPerYear;
         var rebuild = largest.RebuildHours;
         var wait = spareReady ? 0 : FailureRates.SpareWaitHours;
         var repair = 1 / (rebuild + wait);
         var hours = 1 / groups.Sum(g => LossRate(g, failure, repair));
-        var loss = Odds.OneMinusExp(FailureRates.HoursPerYear / hours);
+        var loss = Odds.OneMinusExp(Duration.HoursPerYear / hours);
         var survives = groups.Min(g => g.Layout.Survives(g.Disks.Count));
         var read = groups.Max(g => ReadToRebuild(g).Bytes) * 8.0;
         return new PoolRisk(
             survives,
             rebuild,
             largest.ScrubHours,
-            hours / FailureRates.HoursPerYear,
+            hours / Duration.HoursPerYear,
             loss,
             survives == 0 ? 0 : Unreadable(read, UnreadablePerBit),
             Figures.Figure.Of(
@@ -67,7 +68,7 @@ public sealed record PoolRisk(
                         new("wait for a spare, hours", wait, Origin.Assumed),
                         new("groups", groups.Count),
                         new("survives, in each group", survives),
-                        new("mean time to loss, years", hours / FailureRates.HoursPerYear),
+                        new("mean time to loss, years", hours / Duration.HoursPerYear),
                     ],
                 new Source("failure rates and rebuild rates are common practice; chain after Patterson, Gibson and Katz, SIGMOD 1988")
             )

@@ -1,5 +1,7 @@
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
@@ -31,6 +33,16 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
     /// <param name="groups">How many groups the disks are split into.</param>
     public static PoolRoom Of(PoolLayout layout, PoolFamily family, IReadOnlyList<ByteSize> disks, int groups = 1) =>
         Of(DiskGroup.Split(layout, disks, groups), family);
+
+    /// <summary>The room of a pool with these disks. Blocks are padded to the largest physical sector among them, 4,096 bytes where nobody read it.</summary>
+    /// <param name="pool">The pool.</param>
+    /// <param name="disks">Those of its disks that are there, in the pool's order.</param>
+    public static PoolRoom Of(Pool pool, IReadOnlyList<Disk> disks) =>
+        Of(
+            DiskGroup.Split(pool.Layout, [.. disks.Select(d => d.Size)], pool.Groups),
+            pool.Family,
+            sector: disks.Select(d => d.Sector ?? Sector).DefaultIfEmpty(Sector).Max()
+        );
 
     /// <summary>The room of a pool of one or more groups.</summary>
     /// <param name="groups">The groups.</param>

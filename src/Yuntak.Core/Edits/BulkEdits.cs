@@ -1,4 +1,7 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
@@ -30,7 +33,7 @@ public static class BulkEdits
         {
             if (guests.Count == 0)
             {
-                throw new EditRefused("Tick the guests it should happen to first.");
+                throw new Refused("Tick the guests it should happen to first.");
             }
 
             var names = guests.Select(g => GuestEdits.Existing(lab, g).Name).ToList();

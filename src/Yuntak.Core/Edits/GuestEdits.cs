@@ -1,5 +1,9 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -8,16 +12,13 @@ namespace Yuntak.Core.Edits;
 /// <summary>Changes to guests.</summary>
 public static class GuestEdits
 {
-    /// <summary>The most guests a lab holds; this keeps slips and floods out.</summary>
-    public const int MostGuests = 2_000;
-
     /// <summary>Adds a guest that is asked for. Its id is made from its name.</summary>
     public static Edit Add(Guest guest) =>
         lab =>
         {
-            if (lab.Guests.Count >= MostGuests)
+            if (lab.Guests.Count >= LabShapes.MostGuests)
             {
-                throw new EditRefused($"A lab holds {MostGuests} guests at most.");
+                throw new Refused($"A lab holds {LabShapes.MostGuests} guests at most.");
             }
 
             var named = Sound(lab, guest with { Name = FreeName(lab, guest.Name, except: null) });
@@ -45,7 +46,7 @@ public static class GuestEdits
         lab =>
         {
             var guest = Existing(lab, id);
-            var target = lab.Host(host) ?? throw new EditRefused("That host is no longer in the lab.");
+            var target = lab.Host(host) ?? throw new Refused("That host is no longer in the lab.");
             if (guest.Placement?.Host == host && guest.RunsIn is null)
             {
                 return new Changed(lab, $"{guest.Name} stays on {target.Name}");
@@ -80,13 +81,12 @@ public static class GuestEdits
         lab =>
         {
             var guest = Existing(lab, id);
-            var host =
-                lab.Host(guest.Placement?.Host) ?? throw new EditRefused($"Put {guest.Name} on a host first; pools belong to hosts.");
+            var host = lab.Host(guest.Placement?.Host) ?? throw new Refused($"Put {guest.Name} on a host first; pools belong to hosts.");
             foreach (var pool in new[] { systemPool, bulkPool })
             {
                 if (pool is not null && host.PoolNamed(pool) is null)
                 {
-                    throw new EditRefused($"{host.Name} has no pool called {pool}.");
+                    throw new Refused($"{host.Name} has no pool called {pool}.");
                 }
             }
 
@@ -100,7 +100,7 @@ public static class GuestEdits
             var guest = Existing(lab, id);
             if (guest.Wants.Count < 2 || want < 0 || want >= guest.Wants.Count)
             {
-                throw new EditRefused($"{guest.Name} has only one thing to do, or no longer that one; there is nothing to split off.");
+                throw new Refused($"{guest.Name} has only one thing to do, or no longer that one; there is nothing to split off.");
             }
 
             var profile = lab.Book.Get(guest.Wants[want].ProfileId);
@@ -138,14 +138,14 @@ public static class GuestEdits
             );
         };
 
-    internal static Guest Existing(Lab lab, GuestId id) => lab.Guest(id) ?? throw new EditRefused("That guest is no longer in the lab.");
+    internal static Guest Existing(Lab lab, GuestId id) => lab.Guest(id) ?? throw new Refused("That guest is no longer in the lab.");
 
     internal static string FreeName(Lab lab, string typed, GuestId? except)
     {
         var name = Names.Checked(typed, "guest");
         if (NameTaken(lab, name, except))
         {
-            throw new EditRefused($"There is already a guest called {name}.");
+            throw new Refused($"There is already a guest called {name}.");
         }
 
         return name;
@@ -155,38 +155,12 @@ public static class GuestEdits
         lab.Guests.Any(g => g.Id != except && string.Equals(g.Name, name, StringComparison.OrdinalIgnoreCase));
 
     /// <summary>The guest, when nothing about it is wrong.</summary>
-    /// <exception cref="EditRefused">Something is.</exception>
+    /// <exception cref="Refused">Something is.</exception>
     internal static Guest Sound(Lab lab, Guest guest)
     {
-        if (guest.Wants.Count == 0)
-        {
-            throw new EditRefused($"Say what {guest.Name} is for.");
-        }
-
-        foreach (var want in guest.Wants)
-        {
-            var profile = lab.Book.Find(want.ProfileId) ?? throw new EditRefused($"There is no profile called «{want.ProfileId}».");
-            foreach (var load in want.Load)
-            {
-                Loads.Check(profile, load.Id, load.Value);
-            }
-        }
-
-        if (guest.Overrides.Vcpu is < 1 or > 4096)
-        {
-            throw new EditRefused($"A guest has 1 to 4,096 virtual processors; {guest.Overrides.Vcpu} were given.");
-        }
-
-        if (guest.Overrides.Memory is { } memory && memory < ByteSize.FromMiB(16))
-        {
-            throw new EditRefused($"{memory} is too little memory for a guest; 16 MiB is the least.");
-        }
-
-        if (guest.HealthCheckMinutes is < 1 or > 1_440)
-        {
-            throw new EditRefused($"A health check waits 1 to 1,440 minutes; {guest.HealthCheckMinutes} were given.");
-        }
-
-        return NestingEdits.Sound(lab, guest);
+        // What goes into another guest has no place of its own any more.
+        var settled = guest.RunsIn is null || lab.Outer(guest) is null ? guest : guest with { Placement = null };
+        Problem.Refuse(GuestChecks.Problems(lab, settled));
+        return settled;
     }
 }

@@ -1,5 +1,8 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
@@ -7,16 +10,13 @@ namespace Yuntak.Core.Edits;
 /// <summary>Changes to hosts, their disks and their pools.</summary>
 public static class HostEdits
 {
-    /// <summary>The most hosts a lab holds. A household has a dozen at most; this keeps slips and floods out.</summary>
-    public const int MostHosts = 100;
-
     /// <summary>Adds a host. Its id is made from its name.</summary>
     public static Edit Add(Host host) =>
         lab =>
         {
-            if (lab.Hosts.Count >= MostHosts)
+            if (lab.Hosts.Count >= LabShapes.MostHosts)
             {
-                throw new EditRefused($"A lab holds {MostHosts} hosts at most.");
+                throw new Refused($"A lab holds {LabShapes.MostHosts} hosts at most.");
             }
 
             var named = Sound(host with { Name = FreeName(lab, host.Name, except: null) });
@@ -71,7 +71,7 @@ public static class HostEdits
             var host = Existing(lab, id);
             if (host.PoolNamed(pool) is null)
             {
-                throw new EditRefused($"{host.Name} has no pool called {pool}.");
+                throw new Refused($"{host.Name} has no pool called {pool}.");
             }
 
             var without = lab.WithHost(id, h => h with { Pools = h.Pools.Without(p => p.Name == pool) });
@@ -89,15 +89,15 @@ public static class HostEdits
     private static string? OtherThan(string gone, string? pool) => pool == gone ? null : pool;
 
     /// <summary>The host of that id.</summary>
-    /// <exception cref="EditRefused">It is no longer in the lab.</exception>
-    internal static Host Existing(Lab lab, HostId id) => lab.Host(id) ?? throw new EditRefused("That host is no longer in the lab.");
+    /// <exception cref="Refused">It is no longer in the lab.</exception>
+    internal static Host Existing(Lab lab, HostId id) => lab.Host(id) ?? throw new Refused("That host is no longer in the lab.");
 
     private static string FreeName(Lab lab, string typed, HostId? except)
     {
         var name = Names.Checked(typed, "host");
         if (lab.Hosts.Any(h => h.Id != except && string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase)))
         {
-            throw new EditRefused($"There is already a host called {name}.");
+            throw new Refused($"There is already a host called {name}.");
         }
 
         return name;
@@ -105,28 +105,8 @@ public static class HostEdits
 
     private static Host Sound(Host host)
     {
-        var p = host.Processor;
-        if (p.Cores is < 1 or > 4096 || p.Sockets is < 1 or > 64)
-        {
-            throw new EditRefused($"A host has 1 to 4,096 cores in 1 to 64 sockets; {p.Cores} in {p.Sockets} was given.");
-        }
-
-        if (p.Threads < p.Cores || p.Threads > 8 * p.Cores)
-        {
-            throw new EditRefused($"{p.Cores} cores have {p.Cores} to {8 * p.Cores} threads; {p.Threads} were given.");
-        }
-
-        if (host.Memory < ByteSize.FromMiB(64))
-        {
-            throw new EditRefused($"{host.Memory} is too little memory for a host; 64 MiB is the least.");
-        }
-
-        var twice = host.Disks.GroupBy(d => d.Id, StringComparer.Ordinal).FirstOrDefault(g => g.Count() > 1);
-        return twice is null
-            ? host with
-            {
-                Description = Names.Clean(host.Description),
-            }
-            : throw new EditRefused($"Two disks of {host.Name} have the same id, «{twice.Key}».");
+        var clean = host with { Description = Names.Clean(host.Description) };
+        Problem.Refuse(HostShapes.Host.Problems(clean));
+        return clean;
     }
 }

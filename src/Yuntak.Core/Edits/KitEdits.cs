@@ -1,6 +1,8 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Edits;
 
@@ -12,7 +14,7 @@ public static class KitEdits
         lab =>
         {
             var before = HostEdits.Existing(lab, id);
-            var after = HostUpdate.Applied(before, reading);
+            var after = HostMerge.Applied(before, reading);
             var changes = HostDifference.Between(before, after, reading: true);
             var sound = HostEdits.Change(id, _ => after)(lab);
             var words = changes.Count == 0 ? "nothing changed" : string.Join(", ", changes.Take(4).Select(c => c.Text));
@@ -40,7 +42,7 @@ public static class KitEdits
         lab =>
         {
             var line = Line(item);
-            var answer = line.Answer ?? throw new EditRefused("That line is read from the host, not answered.");
+            var answer = line.Answer ?? throw new Refused("That line is read from the host, not answered.");
             var host = HostEdits.Existing(lab, id);
             var after = Ticked(answer(host, yes), item, yes ? on : null);
             return new Changed(lab.WithHost(id, _ => after), $"{host.Name}: {line.Question.TrimEnd('?')}? {(yes ? "yes" : "no")}");
@@ -98,13 +100,13 @@ public static class KitEdits
             var host = HostEdits.Existing(lab, id);
             if (host.Hardware.Function(address) is null)
             {
-                throw new EditRefused($"{host.Name} has nothing at {address}.");
+                throw new Refused($"{host.Name} has nothing at {address}.");
             }
 
             var guest = to is { } wanted ? lab.Guest(wanted) : null;
             if (to is not null && (guest?.Placement?.Host != id || guest.Kind != GuestKind.Machine))
             {
-                throw new EditRefused($"Only a machine on {host.Name} can be handed a device whole.");
+                throw new Refused($"Only a machine on {host.Name} can be handed a device whole.");
             }
 
             var taken = lab.Guests.Change(
@@ -128,5 +130,5 @@ public static class KitEdits
     }
 
     private static ReadinessItem Line(string item) =>
-        Readiness.Find(item) ?? throw new EditRefused("There is no such line in the readiness list.");
+        Readiness.Find(item) ?? throw new Refused("There is no such line in the readiness list.");
 }

@@ -1,5 +1,8 @@
 using Yuntak.Core.Disks;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -9,226 +12,128 @@ namespace Yuntak.Core.Edits;
 public static class LabDifference
 {
     /// <summary>Everything that differs, hosts first.</summary>
-    public static IReadOnlyList<LabChange> Between(Lab from, Lab to)
-    {
-        List<LabChange> changes = [];
-        if (from.Name != to.Name || from.Settings != to.Settings)
-        {
-            changes.Add(
-                new(ChangeKind.LabChanged, from.Name != to.Name ? $"the lab is called {to.Name}" : "assumptions changed", NeedsWork: false)
-            );
-        }
-
-        changes.AddRange(ProfileWords(from, to).Select(w => new LabChange(ChangeKind.LabChanged, w, NeedsWork: false)));
-        foreach (var host in to.Hosts)
-        {
-            AddHost(changes, from.Host(host.Id), host);
-        }
-
-        changes.AddRange(
-            from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange(ChangeKind.HostRemoved, $"host {h.Name} goes", h.Id))
-        );
-        foreach (var guest in to.Guests)
-        {
-            AddGuest(changes, from, to, guest);
-        }
-
-        changes.AddRange(
-            from.Guests.Where(g => to.Guest(g.Id) is null)
-                .Select(g => new LabChange(
-                    ChangeKind.GuestRetired,
-                    $"{g.Name} goes",
-                    from.HostOf(g)?.Id,
-                    g.Id,
-                    NeedsWork: from.HostOf(g) is not null
-                ))
-        );
-        return changes;
-    }
+    public static IReadOnlyList<LabChange> Between(Lab from, Lab to) =>
+        [
+            .. Said(from, to),
+            .. to.Hosts.SelectMany(h => Host(from.Host(h.Id), h)),
+            .. from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange($"host {h.Name} goes")),
+            .. to.Guests.Select(g => Guest(from, to, g)).OfType<LabChange>(),
+            .. from.Guests.Where(g => to.Guest(g.Id) is null).Select(g => new LabChange($"{g.Name} goes", from.HostOf(g) is not null)),
+        ];
 
     /// <summary>What differs between two descriptions of a host, in words; pools apart.</summary>
     public static IReadOnlyList<string> Words(Host before, Host after) => [.. HostDifference.Between(before, after).Select(c => c.Text)];
 
     /// <summary>What differs between two forms of one guest, in words.</summary>
-    public static IReadOnlyList<string> Words(Lab labBefore, Guest before, Lab labAfter, Guest after)
+    public static IReadOnlyList<string> Words(Lab labBefore, Guest before, Lab labAfter, Guest after) =>
+        GuestDifference.All(labBefore, before, labAfter, after);
+
+    private static IEnumerable<LabChange> Said(Lab from, Lab to)
     {
-        var was = Sizing.Of(labBefore, before);
-        var becomes = Sizing.Of(labAfter, after);
-        List<string> words = [];
-        Say(words, "called", before.Name, after.Name);
-        Say(words, "packaged as", before.Kind.Words(), after.Kind.Words());
-        Say(words, "virtual processors", was.Vcpu, becomes.Vcpu);
-        Say(words, "memory", was.Memory, becomes.Memory);
-        Say(words, "system disk", was.SystemDisk, becomes.SystemDisk);
-        Say(words, "bulk data", was.Bulk, becomes.Bulk);
-        Say(words, "may shrink to", before.MayShrinkTo?.ToString() ?? "no", after.MayShrinkTo?.ToString() ?? "no");
-        if (before.RunsIn is null || before.RunsIn != after.RunsIn)
+        var telling = new Telling();
+        foreach (var field in LabShapes.Lab.Fields.Where(f => f.Name is "name" or "settings"))
         {
-            Say(words, "host", labBefore.HostOf(before)?.Name ?? "none", labAfter.HostOf(after)?.Name ?? "none");
-            Say(words, "runs in", labBefore.Outer(before)?.Name ?? "the host", labAfter.Outer(after)?.Name ?? "the host");
+            field.Tell(from, to, telling);
         }
 
-        Say(words, "root inside is root on the host", before.Privileged.YesNo(), after.Privileged.YesNo());
-        if (before.Placement is not null && after.Placement is not null)
-        {
-            Say(words, "pool", before.Placement.SystemPool ?? "none", after.Placement.SystemPool ?? "none");
-            Say(words, "pool for bulk data", before.Placement.BulkPool ?? "none", after.Placement.BulkPool ?? "none");
-        }
-
-        Say(words, "devices handed over whole", Listed(before.Devices), Listed(after.Devices));
-        Say(words, "image", before.Image ?? "none", after.Image ?? "none");
-        if (before.Folders != after.Folders)
-        {
-            words.Add("data folders changed");
-        }
-
-        return [.. words, .. PlanningWords(before, after)];
+        return telling
+            .Told.Select(t => t.Text)
+            .Concat(
+                to.Profiles.Concat(from.Profiles)
+                    .Select(p => p.Id)
+                    .Distinct(StringComparer.Ordinal)
+                    .Select(id => (Before: from.Book.Own(id), After: to.Book.Own(id)))
+                    .Where(p => p.Before != p.After)
+                    .Select(p => ProfileWords(p.Before, p.After))
+            )
+            .Select(words => new LabChange(words, NeedsWork: false));
     }
-
-    private static IEnumerable<string> ProfileWords(Lab from, Lab to) =>
-        to
-            .Profiles.Concat(from.Profiles)
-            .Select(p => p.Id)
-            .Distinct(StringComparer.Ordinal)
-            .Select(id => (Before: from.Book.Own(id), After: to.Book.Own(id)))
-            .Where(p => p.Before != p.After)
-            .Select(p => ProfileWords(p.Before, p.After));
 
     private static string ProfileWords(Profile? before, Profile? after) =>
         after is null ? $"own profile {before!.Name} dropped"
         : before is null ? $"own profile {after.Name} added"
         : $"own profile {after.Name} changed";
 
-    private static string Listed(ValueList<string> devices) => devices.Count == 0 ? "none" : string.Join(" and ", devices);
-
-    private static IEnumerable<string> PlanningWords(Guest before, Guest after)
-    {
-        if (before.MadeFor != after.MadeFor || before.HealthCheckMinutes != after.HealthCheckMinutes)
-        {
-            yield return "what is known of its image changed";
-        }
-
-        if (before.Growth != after.Growth)
-        {
-            yield return (after.Growth ?? new Growth()).Words();
-        }
-
-        if (before.Importance != after.Importance)
-        {
-            yield return after.Importance.Words();
-        }
-
-        if (before.Wants != after.Wants)
-        {
-            yield return "load changed";
-        }
-    }
-
-    private static void AddHost(List<LabChange> changes, Host? before, Host after)
+    private static IEnumerable<LabChange> Host(Host? before, Host after)
     {
         if (before is null)
         {
-            changes.Add(new(ChangeKind.HostAdded, $"host {after.Name} joins", after.Id));
+            yield return new($"host {after.Name} joins");
         }
-        else if (Words(before, after) is { Count: > 0 } words)
+        else
         {
-            // A correction of what was read is knowledge, not work. Hardware that comes or goes is the admin's own doing, and is already done when it is read.
-            changes.Add(new(ChangeKind.HostChanged, $"{before.Name}: {string.Join(", ", words)}", after.Id, NeedsWork: false));
+            var telling = new Telling();
+            HostShapes.Host.Tell(before, after, telling);
+            if (telling.Told.Count > 0)
+            {
+                yield return new($"{before.Name}: {string.Join(", ", telling.Told.Select(t => t.Text))}", telling.Told.Any(t => !t.Known));
+            }
         }
 
         foreach (var pool in after.Pools)
         {
-            var was = before?.PoolNamed(pool.Name);
-            var words = pool.Layout.Words(pool.DiskIds.Count, pool.Groups);
-            if (was is null)
+            if (before?.PoolNamed(pool.Name) is not { } was)
             {
-                changes.Add(new(ChangeKind.PoolAdded, $"{after.Name}: pool {pool.Name}, {words}", after.Id, Pool: pool.Name));
+                yield return new($"{after.Name}: pool {pool.Name}, {pool.Layout.Words(pool.DiskIds.Count, pool.Groups)}");
             }
-            else if (was.Layout != pool.Layout || was.Groups != pool.Groups || was.Family != pool.Family || was.DiskIds != pool.DiskIds)
+            else if (LaidOut(was, pool) is { } words)
             {
-                var becomes =
-                    was.Layout.Words(was.DiskIds.Count, was.Groups) == words && was.Family == pool.Family
-                        ? $"changes {Numbers.Count(was.DiskIds.Except(pool.DiskIds).Count(), "disk")}"
-                        : $"becomes {words}";
-                changes.Add(new(ChangeKind.PoolChanged, $"{after.Name}: pool {pool.Name} {becomes}", after.Id, Pool: pool.Name));
+                yield return new($"{after.Name}: pool {pool.Name} {words}");
             }
-            else if (was != pool)
+            else if (PoolWords(was, pool) is { } said)
             {
-                changes.Add(
-                    new(ChangeKind.PoolChanged, $"{after.Name}: {PoolWords(was, pool)}", after.Id, Pool: pool.Name, NeedsWork: false)
-                );
+                yield return new($"{after.Name}: {said}", !HostShapes.Pool.SameButKnown(was, pool));
             }
         }
 
-        changes.AddRange(
-            (before?.Pools ?? [])
-                .Where(p => after.PoolNamed(p.Name) is null)
-                .Select(p => new LabChange(ChangeKind.PoolRemoved, $"{after.Name}: pool {p.Name} goes", after.Id, Pool: p.Name))
-        );
+        foreach (var gone in (before?.Pools ?? []).Where(p => after.PoolNamed(p.Name) is null))
+        {
+            yield return new($"{after.Name}: pool {gone.Name} goes");
+        }
     }
 
-    /// <summary>What is only said of a pool: nobody has to do anything for it.</summary>
-    internal static string PoolWords(Pool was, Pool pool) =>
-        was.AlreadyUsed != pool.AlreadyUsed ? $"{pool.Name} already holds {pool.AlreadyUsed}"
-        : was.Takes != pool.Takes
-            ? $"{pool.Name} is for {(pool.Takes.Count == 0 ? "anything" : string.Join(", ", pool.Takes.Select(t => t.Words())))}"
-        : was.Encrypted != pool.Encrypted ? $"{pool.Name} is {(pool.Encrypted == true ? "" : "not ")}encrypted"
-        : was.KeyPlaces != pool.KeyPlaces ? $"the key of {pool.Name} is in {Numbers.Count(pool.KeyPlaces.Count, "place")}"
-        : was.ScrubDays != pool.ScrubDays
-            ? pool.ScrubDays is > 0 and var days ? $"{pool.Name} is scrubbed every {Numbers.Count(days, "day")}"
-                : $"{pool.Name} is not scrubbed"
-        : was.Compression != pool.Compression ? $"{pool.Name} compresses {Numbers.Short(pool.Compression)} : 1"
-        : $"volumes in {pool.Name} are {(pool.Thin ? "thin" : "thick")}";
+    /// <summary>How the disks of a pool share its data otherwise; null when they do not.</summary>
+    private static string? LaidOut(Pool was, Pool pool)
+    {
+        if (was.Layout == pool.Layout && was.Groups == pool.Groups && was.Family == pool.Family && was.DiskIds == pool.DiskIds)
+        {
+            return null;
+        }
 
-    private static void AddGuest(List<LabChange> changes, Lab from, Lab to, Guest after)
+        var words = pool.Layout.Words(pool.DiskIds.Count, pool.Groups);
+        return was.Layout.Words(was.DiskIds.Count, was.Groups) == words && was.Family == pool.Family
+            ? $"changes {Numbers.Count(was.DiskIds.Except(pool.DiskIds).Count(), "disk")}"
+            : $"becomes {words}";
+    }
+
+    /// <summary>What is said of a pool otherwise; null when nothing is.</summary>
+    internal static string? PoolWords(Pool was, Pool pool)
+    {
+        var telling = new Telling();
+        HostShapes.Pool.Tell(was, pool, telling, pool.Name + " ");
+        return telling.Told.Count == 0 ? null : string.Join(", ", telling.Told.Select(t => t.Text));
+    }
+
+    private static LabChange? Guest(Lab from, Lab to, Guest after)
     {
         var before = from.Guest(after.Id);
+        var (was, becomes) = (before is null ? null : from.HostOf(before), to.HostOf(after));
         if (before is null)
         {
-            var host = to.HostOf(after);
-            changes.Add(
-                host is null
-                    ? new(ChangeKind.GuestBuilt, $"{after.Name} asked for", Guest: after.Id, NeedsWork: false)
-                    : new(ChangeKind.GuestBuilt, $"{after.Name} to be built on {host.Name}", host.Id, after.Id)
-            );
-            return;
+            return becomes is null
+                ? new($"{after.Name} asked for", NeedsWork: false)
+                : new LabChange($"{after.Name} to be built on {becomes.Name}");
         }
 
         var words = Words(from, before, to, after);
-        var fromHost = from.HostOf(before)?.Id;
-        var toHost = to.HostOf(after)?.Id;
-        // An app stack that stays in its guest moves along with it.
-        var stays = fromHost == toHost || (after.RunsIn is not null && after.RunsIn == before.RunsIn && fromHost is not null);
-        var kind =
-            stays && toHost is not null ? ChangeKind.GuestChanged
-            : fromHost == toHost ? ChangeKind.GuestChanged
-            : toHost is null ? ChangeKind.GuestRetired
-            : fromHost is null ? ChangeKind.GuestBuilt
-            : ChangeKind.GuestMoved;
+        var work = GuestDifference.Work(from, before, Sizing.Of(from, before), to, after, Sizing.Of(to, after), moved: false);
         if (words.Count > 0)
         {
-            var planning = PlanningWords(before, after).ToList();
-            var needsWork = words.Count > planning.Count && (fromHost is not null || toHost is not null);
-            changes.Add(new(kind, $"{before.Name}: {string.Join(", ", words)}", toHost ?? fromHost, after.Id, NeedsWork: needsWork));
+            return new($"{before.Name}: {string.Join(", ", words)}", work.Count > 0 && (was is not null || becomes is not null));
         }
 
-        if (
-            fromHost is not null
-            && before.Life != after.Life
-            && kind is ChangeKind.GuestChanged or ChangeKind.GuestMoved
-            && before.Life != LifeStage.InService
-        )
-        {
-            changes.Add(new(ChangeKind.GuestBuilt, $"{after.Name} is half built ({before.Life.Words()})", toHost, after.Id));
-        }
-    }
-
-    private static void Say<T>(List<string> words, string what, T before, T after)
-        where T : notnull
-    {
-        if (!EqualityComparer<T>.Default.Equals(before, after))
-        {
-            words.Add($"{what} {Arrow.Between(before.ToString() ?? "", after.ToString() ?? "")}");
-        }
+        return was is not null && becomes is not null && before.Life < after.Life
+            ? new LabChange($"{after.Name} is half built ({before.Life.Words()})")
+            : null;
     }
 }

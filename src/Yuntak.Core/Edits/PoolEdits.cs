@@ -1,5 +1,8 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
@@ -7,17 +10,12 @@ namespace Yuntak.Core.Edits;
 /// <summary>Changes to the pools of a host.</summary>
 public static class PoolEdits
 {
-    /// <summary>The most places a key is noted in.</summary>
-    public const int MostKeyPlaces = 10;
-
-    private const double MostCompression = 20;
-
     /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests follow.</summary>
     public static Edit Change(HostId id, string name, Func<Pool, Pool> change) =>
         lab =>
         {
             var host = HostEdits.Existing(lab, id);
-            var before = host.PoolNamed(name) ?? throw new EditRefused($"{host.Name} has no pool called {name}.");
+            var before = host.PoolNamed(name) ?? throw new Refused($"{host.Name} has no pool called {name}.");
             var after = Sound(host, change(before), before);
             if (after == before)
             {
@@ -45,7 +43,7 @@ public static class PoolEdits
         lab =>
         {
             var host = HostEdits.Existing(lab, id);
-            var found = host.Disks.FirstOrDefault(d => d.Id == disk) ?? throw new EditRefused($"{host.Name} has no disk «{disk}».");
+            var found = host.Disks.FirstOrDefault(d => d.Id == disk) ?? throw new Refused($"{host.Name} has no disk «{disk}».");
             var from = host.Pools.FirstOrDefault(p => p.DiskIds.Contains(disk));
             if (from?.Name == pool)
             {
@@ -79,7 +77,7 @@ public static class PoolEdits
                         {
                             DiskIds = p.DiskIds.Change(d => d == disk, _ => by),
                         }
-                        : throw new EditRefused($"{pool} has no disk «{disk}».")
+                        : throw new Refused($"{pool} has no disk «{disk}».")
             )(lab);
             return new Changed(changed.Lab, $"{host.Name}: {NameOf(host, disk)} in {pool} replaced by {NameOf(host, by)}");
         };
@@ -101,62 +99,12 @@ public static class PoolEdits
         };
 
     /// <summary>The pool with a checked name, when its disks are there, free and enough.</summary>
-    /// <exception cref="EditRefused">Something about it cannot be.</exception>
+    /// <exception cref="Refused">Something about it cannot be.</exception>
     internal static Pool Sound(Host host, Pool pool, Pool? except)
     {
         var named = pool with { Name = Names.Checked(pool.Name, "pool") };
-        if (named.Name != except?.Name && host.PoolNamed(named.Name) is not null)
-        {
-            throw new EditRefused($"{host.Name} already has a pool called {named.Name}.");
-        }
-
-        // A disk that went missing stays part of the pool it was in.
-        var unknown = named.DiskIds.FirstOrDefault(d => host.Disks.All(have => have.Id != d) && except?.DiskIds.Contains(d) != true);
-        if (unknown is not null)
-        {
-            throw new EditRefused($"{host.Name} has no disk «{unknown}».");
-        }
-
-        if (named.DiskIds.Distinct().Count() < named.DiskIds.Count)
-        {
-            throw new EditRefused($"A disk is in {named.Name} twice.");
-        }
-
-        var fewest = named.Layout.FewestDisks();
-        if (named.DiskIds.Count < fewest)
-        {
-            throw new EditRefused($"{named.Layout.Words()} needs at least {Numbers.Count(fewest, "disk")}; {named.DiskIds.Count} chosen.");
-        }
-
-        if (named.Groups is < 1 or > 60 || (named.Groups > 1 && named.DiskIds.Count < named.Groups * fewest))
-        {
-            throw new EditRefused(
-                $"{named.Groups} groups of {named.Layout.Words()} need at least {named.Groups * fewest} disks; {named.DiskIds.Count} chosen."
-            );
-        }
-
-        if (named.Layout.IsDedicated() && named.Family == PoolFamily.CopyOnWrite)
-        {
-            throw new EditRefused("Parity on a disk of its own is a block array, not a copy-on-write pool.");
-        }
-
-        if (named.Layout == PoolLayout.Single && named.DiskIds.Count > 1)
-        {
-            throw new EditRefused($"A single-disk pool takes one disk; {named.DiskIds.Count} chosen.");
-        }
-
-        if (!(named.Compression is >= 1 and <= MostCompression))
-        {
-            throw new EditRefused($"Compression is 1 for none up to {MostCompression}, not {Numbers.Short(named.Compression)}.");
-        }
-
-        if (named.KeyPlaces.Count > MostKeyPlaces)
-        {
-            throw new EditRefused($"{MostKeyPlaces} places for a key are enough.");
-        }
-
-        var taken = host.Pools.FirstOrDefault(p => p != except && p.DiskIds.Any(named.DiskIds.Contains));
-        return taken is null ? named : throw new EditRefused($"A disk chosen for {named.Name} already belongs to the pool {taken.Name}.");
+        Problem.Refuse(PoolChecks.Problems(host, named, except));
+        return named;
     }
 
     /// <summary>One disk more, with the layout that keeps: a single disk becomes a mirror, since a stripe would lose its safety.</summary>
@@ -171,7 +119,7 @@ public static class PoolEdits
         before.Name != after.Name ? $"{before.Name} is called {after.Name} now"
         : before.Layout != after.Layout || before.Groups != after.Groups || before.DiskIds != after.DiskIds || before.Family != after.Family
             ? $"{after.Name} becomes {WordsOf(after)}"
-        : LabDifference.PoolWords(before, after);
+        : LabDifference.PoolWords(before, after) ?? $"{after.Name} changed";
 
     private static string WordsOf(Pool pool) =>
         pool.Layout.Words(pool.DiskIds.Count, pool.Groups) + (pool.Family == PoolFamily.CopyOnWrite ? ", copy-on-write" : "");

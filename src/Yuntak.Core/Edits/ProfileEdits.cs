@@ -1,5 +1,6 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Edits;
 
@@ -12,9 +13,9 @@ public static class ProfileEdits
         {
             foreach (var profile in profiles)
             {
-                if (ProfileChecks.Problems(profile).FirstOrDefault() is { Text: not null } problem)
+                foreach (var problem in ProfileShapes.Profile.Problems(profile))
                 {
-                    throw new EditRefused($"{profile.Name}, {problem.Part}: {problem.Text}.");
+                    throw new Refused($"{profile.Name}, {problem.Path}: {problem.Text}.");
                 }
             }
 
@@ -22,7 +23,7 @@ public static class ProfileEdits
             var kept = lab with { Profiles = [.. lab.Profiles.Where(p => !ids.Contains(p.Id)), .. profiles] };
             if (kept.Profiles.Count > ProfileChecks.MostProfiles)
             {
-                throw new EditRefused($"A lab holds {ProfileChecks.MostProfiles} profiles of its own at most.");
+                throw new Refused($"A lab holds {ProfileChecks.MostProfiles} profiles of its own at most.");
             }
 
             return Settled(kept, ids, $"own profile {string.Join(", ", profiles.Select(p => p.Name))} kept");
@@ -32,11 +33,11 @@ public static class ProfileEdits
     public static Edit Drop(string id) =>
         lab =>
         {
-            var own = lab.Book.Own(id) ?? throw new EditRefused("That is not one of the lab's own profiles, or it is gone already.");
+            var own = lab.Book.Own(id) ?? throw new Refused("That is not one of the lab's own profiles, or it is gone already.");
             var users = lab.Guests.Where(g => g.Wants.Any(w => w.ProfileId == id)).Select(g => g.Name).ToList();
             if (users.Count > 0 && !ProfileBook.IsBuiltIn(id))
             {
-                throw new EditRefused(
+                throw new Refused(
                     $"{string.Join(", ", users)} {(users.Count == 1 ? "follows" : "follow")} the profile {own.Name}. Give {(users.Count == 1 ? "it" : "them")} another first."
                 );
             }

@@ -1,4 +1,6 @@
+using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
+using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Findings;
 

@@ -9,5 +9,5 @@ public interface IRule
     RuleInfo Info { get; }
 
     /// <summary>Everything it notices in a lab.</summary>
-    IEnumerable<Finding> Check(Assessment lab);
+    IEnumerable<Finding> Check(Sums lab);
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Findings;
 

@@ -1,3 +1,5 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Core.Findings;
 
 /// <summary>What a finding can be about.</summary>

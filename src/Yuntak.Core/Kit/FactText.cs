@@ -1,5 +1,4 @@
-using Yuntak.Core.Edits;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Base;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit;
@@ -46,6 +45,6 @@ internal static class FactText
     public static DateOnly? Day(string text) =>
         DateOnly.TryParseExact(text.Trim(), "O", out var day) ? day : throw Refused("a day such as 2025-03-14", text);
 
-    public static EditRefused Refused(string what, string text) =>
+    public static Refused Refused(string what, string text) =>
         new($"Here belongs {what}, not «{(text.Length > 40 ? text[..40] + "…" : text)}».");
 }

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using static Yuntak.Core.Kit.FactText;

@@ -1,4 +1,6 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit;
 

@@ -1,6 +1,7 @@
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit;
 
@@ -8,20 +9,20 @@ namespace Yuntak.Core.Kit;
 public static class KitCorrections
 {
     /// <summary>The host with one fact corrected. What the tools had said is remembered beside it.</summary>
-    /// <exception cref="EditRefused">There is no such fact, it cannot be corrected, or what was typed makes no sense.</exception>
+    /// <exception cref="Refused">There is no such fact, it cannot be corrected, or what was typed makes no sense.</exception>
     public static Host Correct(Host host, string key, string text, DateOnly on)
     {
-        var fact = KitFacts.Find(host, key) ?? throw new EditRefused($"{host.Name} no longer has what you wanted to correct.");
-        var set = fact.Set ?? throw new EditRefused($"«{fact.Label}» is read, not typed.");
+        var fact = KitFacts.Find(host, key) ?? throw new Refused($"{host.Name} no longer has what you wanted to correct.");
+        var set = fact.Set ?? throw new Refused($"«{fact.Label}» is read, not typed.");
         var changed = set(host, text);
         return Noted(host, changed, fact, on);
     }
 
     /// <summary>The host with a correction dropped: what the tools said counts again.</summary>
-    /// <exception cref="EditRefused">There is no such correction.</exception>
+    /// <exception cref="Refused">There is no such correction.</exception>
     public static Host Drop(Host host, string key)
     {
-        var note = KitFacts.CorrectionOf(host, key) ?? throw new EditRefused("That was not corrected, so there is nothing to drop.");
+        var note = KitFacts.CorrectionOf(host, key) ?? throw new Refused("That was not corrected, so there is nothing to drop.");
         var fact = KitFacts.Find(host, key);
         var changed = fact?.Set is { } set ? set(host, note.Text) : host;
         return changed with { Notes = changed.Notes.Without(n => n == note) };

@@ -1,5 +1,9 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using static Yuntak.Core.Kit.FactText;
 

@@ -1,3 +1,5 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Core.Kit;
 
 /// <summary>The parts a host is read in, and the tool that says each.</summary>

@@ -1,4 +1,4 @@
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
@@ -12,17 +12,17 @@ public static class NewHost
     /// <param name="name">What it is to be called.</param>
     /// <param name="processor">Its processor, for when none was read.</param>
     /// <param name="memory">Its memory, for when none was read.</param>
-    /// <exception cref="EditRefused">Processor or memory were neither read nor given.</exception>
+    /// <exception cref="Refused">Processor or memory were neither read nor given.</exception>
     public static Host From(HostReading reading, string name, Processor? processor = null, ByteSize? memory = null)
     {
         var known =
             reading.Processor
             ?? processor
-            ?? throw new EditRefused("The text does not say which processor it has, so it cannot be a new host; run lscpu -J too.");
+            ?? throw new Refused("The text does not say which processor it has, so it cannot be a new host; run lscpu -J too.");
         var size =
             reading.Memory
             ?? memory
-            ?? throw new EditRefused("The text does not say how much memory it has, so it cannot be a new host; add /proc/meminfo.");
-        return HostUpdate.Applied(new Host(new HostId("new"), name, "", known, size), reading);
+            ?? throw new Refused("The text does not say how much memory it has, so it cannot be a new host; add /proc/meminfo.");
+        return HostMerge.Applied(new Host(new HostId("new"), name, "", new HostFacts(known, size), HostPlan.None), reading);
     }
 }

@@ -1,3 +1,6 @@
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Kit;
 
 /// <summary>What became of one part of a pasted or uploaded text.</summary>

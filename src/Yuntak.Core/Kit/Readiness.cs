@@ -1,6 +1,7 @@
-using Yuntak.Core.Bench;
-using Yuntak.Core.Findings;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Kit;
 
@@ -115,26 +116,6 @@ public static class Readiness
         ),
     ];
 
-    /// <summary>The list for one host.</summary>
-    public static IReadOnlyList<ReadinessLine> Of(Assessment lab, HostAssessment host)
-    {
-        var findings = lab
-            .Findings.Where(f => f.Rule.Station == Station.Kit && f.Concerns(host))
-            .ToLookup(f => f.Rule.Id, StringComparer.Ordinal);
-        return [.. Items.Select(i => Line(i, host.Host, [.. i.Rules.SelectMany(r => findings[r])]))];
-    }
-
     /// <summary>The line of that name, if there is one.</summary>
     public static ReadinessItem? Find(string id) => Items.FirstOrDefault(i => i.Id == id);
-
-    private static ReadinessLine Line(ReadinessItem item, Host host, List<Finding> findings)
-    {
-        var evidence = item.Evidence(host);
-        var no = item.Answer is not null && evidence is "no" or "off";
-        var state =
-            findings.Count > 0 || no ? ReadinessState.Fault
-            : evidence is null ? ReadinessState.Asked
-            : ReadinessState.Good;
-        return new ReadinessLine(item, state, evidence, findings, host.Checks.FirstOrDefault(c => c.Item == item.Id)?.On);
-    }
 }

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;
@@ -30,6 +31,9 @@ public sealed record Disk(
     int? Sector = null
 )
 {
+    /// <summary>Hours powered on past which a disk is old: five years of 8,760 hours; common practice.</summary>
+    public const double OldHours = 43_800;
+
     /// <summary>Whether the host starts from it.</summary>
     public bool IsBoot => MountedAt.Any(m => m is "/" or "/boot" or "/boot/efi" or "/efi");
 

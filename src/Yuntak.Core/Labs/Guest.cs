@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;

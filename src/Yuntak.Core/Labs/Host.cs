@@ -1,47 +1,124 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;
 
-/// <summary>A machine that runs guests.</summary>
+/// <summary>
+/// A machine that runs guests. What is there (facts) and what is planned for it are two records; for reading and changing one member they show as one, so that
+/// a sum does not have to know on which side a figure lives.
+/// </summary>
 /// <param name="Id">Its identity.</param>
 /// <param name="Name">What people call it.</param>
 /// <param name="Description">A few words: «workshop tower».</param>
-/// <param name="Processor">Its processors.</param>
-/// <param name="Memory">Memory the kernel can use.</param>
-/// <param name="Disks">What is plugged in.</param>
-/// <param name="Pools">How the disks are joined.</param>
-/// <param name="NetworkPorts">How many wired ports; null when nobody said.</param>
-/// <param name="BatteryBackup">Whether a battery backup is linked to it; null when nobody said.</param>
-/// <param name="IdleWatts">Power at rest, when known.</param>
-/// <param name="FullWatts">Power at full load, when known.</param>
-/// <param name="WasRead">Whether the figures were read from the host's own tools rather than typed in.</param>
-/// <param name="Inside">What else was read inside it; null when nothing was. Use <see cref="Hardware"/>.</param>
-/// <param name="PowersOn">Whether it starts by itself after a power cut; null when nobody said.</param>
-/// <param name="AddressFixed">Whether the address it is looked after at stays the same; null when nobody said.</param>
-/// <param name="ReadOn">The day it was last read.</param>
-/// <param name="Checks">Lines of the readiness list somebody has ticked.</param>
-/// <param name="Notes">Where what is known came from.</param>
-public sealed record Host(
-    HostId Id,
-    string Name,
-    string Description,
-    Processor Processor,
-    ByteSize Memory,
-    ValueList<Disk> Disks = default,
-    ValueList<Pool> Pools = default,
-    int? NetworkPorts = null,
-    bool? BatteryBackup = null,
-    double? IdleWatts = null,
-    double? FullWatts = null,
-    bool WasRead = false,
-    Hardware? Inside = null,
-    bool? PowersOn = null,
-    bool? AddressFixed = null,
-    DateOnly? ReadOn = null,
-    ValueList<ReadinessCheck> Checks = default,
-    ValueList<FactNote> Notes = default
-)
+/// <param name="Facts">What is there, read or said.</param>
+/// <param name="Plan">What is made of it.</param>
+public sealed record Host(HostId Id, string Name, string Description, HostFacts Facts, HostPlan Plan)
 {
+    /// <inheritdoc cref="HostFacts.Processor"/>
+    public Processor Processor
+    {
+        get => Facts.Processor;
+        init => Facts = Facts with { Processor = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Memory"/>
+    public ByteSize Memory
+    {
+        get => Facts.Memory;
+        init => Facts = Facts with { Memory = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Disks"/>
+    public ValueList<Disk> Disks
+    {
+        get => Facts.Disks;
+        init => Facts = Facts with { Disks = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.NetworkPorts"/>
+    public int? NetworkPorts
+    {
+        get => Facts.NetworkPorts;
+        init => Facts = Facts with { NetworkPorts = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.BatteryBackup"/>
+    public bool? BatteryBackup
+    {
+        get => Facts.BatteryBackup;
+        init => Facts = Facts with { BatteryBackup = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.IdleWatts"/>
+    public double? IdleWatts
+    {
+        get => Facts.IdleWatts;
+        init => Facts = Facts with { IdleWatts = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.FullWatts"/>
+    public double? FullWatts
+    {
+        get => Facts.FullWatts;
+        init => Facts = Facts with { FullWatts = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.WasRead"/>
+    public bool WasRead
+    {
+        get => Facts.WasRead;
+        init => Facts = Facts with { WasRead = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Inside"/>
+    public Hardware? Inside
+    {
+        get => Facts.Inside;
+        init => Facts = Facts with { Inside = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.PowersOn"/>
+    public bool? PowersOn
+    {
+        get => Facts.PowersOn;
+        init => Facts = Facts with { PowersOn = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.AddressFixed"/>
+    public bool? AddressFixed
+    {
+        get => Facts.AddressFixed;
+        init => Facts = Facts with { AddressFixed = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.ReadOn"/>
+    public DateOnly? ReadOn
+    {
+        get => Facts.ReadOn;
+        init => Facts = Facts with { ReadOn = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Checks"/>
+    public ValueList<ReadinessCheck> Checks
+    {
+        get => Facts.Checks;
+        init => Facts = Facts with { Checks = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Notes"/>
+    public ValueList<FactNote> Notes
+    {
+        get => Facts.Notes;
+        init => Facts = Facts with { Notes = value };
+    }
+
+    /// <inheritdoc cref="HostPlan.Pools"/>
+    public ValueList<Pool> Pools
+    {
+        get => Plan.Pools;
+        init => Plan = Plan with { Pools = value };
+    }
+
     /// <summary>What else was read inside it.</summary>
     public Hardware Hardware => Inside ?? Hardware.None;
 

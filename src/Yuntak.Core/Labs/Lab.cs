@@ -1,4 +1,5 @@
-using Yuntak.Core.Wants;
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Labs;
 

@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;
@@ -15,6 +17,8 @@ namespace Yuntak.Core.Labs;
 /// <param name="ScrubDays">Days between scrubs or parity checks; 0 for none planned, null while nobody has said.</param>
 /// <param name="Thin">Whether volumes take room only as they fill.</param>
 /// <param name="Compression">How many bytes of data a stored byte holds, entered or measured; 1 for none. Budgets count without it, since nobody knows what comes next.</param>
+/// <param name="AgeYears">The age of its disks in years, as somebody said; null when their hours say it.</param>
+/// <param name="SpareReady">Whether a spare disk lies ready.</param>
 public sealed record Pool(
     string Name,
     PoolLayout Layout,
@@ -27,5 +31,7 @@ public sealed record Pool(
     ValueList<string> KeyPlaces = default,
     int? ScrubDays = null,
     bool Thin = false,
-    double Compression = 1
+    double Compression = 1,
+    double? AgeYears = null,
+    bool SpareReady = false
 );

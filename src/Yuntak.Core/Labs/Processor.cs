@@ -1,3 +1,5 @@
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>The processors of a host, taken together.</summary>

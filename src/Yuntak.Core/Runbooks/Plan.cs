@@ -1,10 +1,80 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
 /// <summary>What a runbook is worked out from.</summary>
-/// <param name="AsBuilt">What stands.</param>
-/// <param name="Draft">What is planned.</param>
-/// <param name="Assessment">The assessment of the draft.</param>
-internal sealed record Plan(Lab AsBuilt, Lab Draft, Assessment Assessment);
+internal sealed class Plan
+{
+    private readonly Lazy<Sums> standing;
+    private readonly Dictionary<GuestId, Guest> stands;
+    private readonly Dictionary<GuestId, Guest> planned;
+
+    /// <summary>A plan from what stands to what is drafted.</summary>
+    public Plan(Lab asBuilt, Lab draft)
+    {
+        (AsBuilt, Draft) = (asBuilt, draft);
+        Sums = Sums.Of(draft);
+        standing = new(() => Sums.Of(asBuilt));
+        stands = asBuilt.Guests.Where(g => asBuilt.HostOf(g) is not null).ToDictionary(g => g.Id);
+        planned = draft.Guests.Where(g => draft.HostOf(g) is not null).ToDictionary(g => g.Id);
+    }
+
+    /// <summary>What stands.</summary>
+    public Lab AsBuilt { get; }
+
+    /// <summary>What is planned.</summary>
+    public Lab Draft { get; }
+
+    /// <summary>The sums of the draft.</summary>
+    public Sums Sums { get; }
+
+    /// <summary>The sums of what stands.</summary>
+    public Sums Standing => standing.Value;
+
+    /// <summary>A guest as it stands on a host; null when it does not.</summary>
+    public Guest? Stands(GuestId id) => stands.GetValueOrDefault(id);
+
+    /// <summary>A guest as it is planned on a host; null when it is not.</summary>
+    public Guest? Planned(GuestId id) => planned.GetValueOrDefault(id);
+
+    /// <summary>A host as it is planned or, when it goes, as it stands.</summary>
+    public Host? Host(HostId? id) => Draft.Host(id) ?? AsBuilt.Host(id);
+
+    /// <summary>What people call a host; empty when nobody knows it.</summary>
+    public string NameOf(HostId? id) => Host(id)?.Name ?? "";
+
+    /// <summary>A guest as it is planned or, when it goes, as it stands.</summary>
+    public Guest? Guest(GuestId id) => Draft.Guest(id) ?? AsBuilt.Guest(id);
+
+    /// <summary>What people call a guest.</summary>
+    public string NameOf(GuestId id) => Guest(id)?.Name ?? id.Value;
+
+    /// <summary>A disk as it is planned or, when it goes, as it stands.</summary>
+    public Disk? Disk(HostId host, string id) =>
+        Draft.Host(host)?.Disks.FirstOrDefault(d => d.Id == id) ?? AsBuilt.Host(host)?.Disks.FirstOrDefault(d => d.Id == id);
+
+    /// <summary>A disk by stable id, size and what is on it, as every destructive step names it; its id alone when no more is known.</summary>
+    public string Named(HostId host, string id) =>
+        (AsBuilt.Host(host)?.Disks.FirstOrDefault(d => d.Id == id) ?? Disk(host, id)) is { } disk
+            ? $"{disk.Id}, {disk.Size.ToDecimalString()}, {disk.Contents}"
+            : id;
+
+    /// <summary>Disks with how they are seen, as values to type.</summary>
+    public IEnumerable<StepValue> Seen(HostId host, IEnumerable<string> ids, string label = "disk") =>
+        ids.Select(id => Disk(host, id)).OfType<Disk>().Select(d => Seen(d, label));
+
+    /// <summary>A disk with how it is seen.</summary>
+    public static StepValue Seen(Disk disk, string label) =>
+        new(label, $"{disk.Id} ({disk.Size.ToDecimalString()}, seen as {disk.Name})", Literal: true);
+
+    /// <summary>Memory as people say it and as forms want it: «2.5 GiB (2,560 MiB)».</summary>
+    public static string MemoryText(ByteSize memory) =>
+        memory.GiB < 1 ? memory.ToString() : $"{memory} ({memory.MiB:#,##0}{Numbers.ThinSpace}MiB)";
+
+    /// <summary>What is wiped, in words.</summary>
+    public string WipeWords(HostId host, IReadOnlyList<string> disks) =>
+        $"This wipes {Numbers.Count(disks.Count, "disk")}: {string.Join("; ", disks.Select(d => Named(host, d)))}.";
+}

@@ -1,16 +1,30 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Core.Runbooks;
 
 /// <summary>The ordered steps that turn what stands (as built) into the draft.</summary>
-/// <param name="Lab">The lab's name.</param>
-/// <param name="Sections">In order.</param>
-public sealed record Runbook(string Lab, IReadOnlyList<RunbookSection> Sections)
+public sealed class Runbook
 {
+    private readonly HashSet<string> open;
+
+    internal Runbook(string lab, IReadOnlyList<RunbookSection> sections)
+    {
+        (Lab, Sections) = (lab, sections);
+        open = Steps.Where(s => !s.Done).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+    }
+
+    /// <summary>The lab's name.</summary>
+    public string Lab { get; }
+
+    /// <summary>In order.</summary>
+    public IReadOnlyList<RunbookSection> Sections { get; }
+
     /// <summary>All steps, in order.</summary>
     public IEnumerable<RunbookStep> Steps => Sections.SelectMany(s => s.Steps);
 
     /// <summary>Steps not ticked off.</summary>
-    public int Open => Sections.Sum(s => s.Open);
+    public int Open => open.Count;
 
-    /// <summary>Whether a step may be ticked off now: it is open, and what comes before it is done.</summary>
-    public bool CanTick(RunbookStep step) => !step.Done && (step.After is null || Steps.All(s => s.Id != step.After || s.Done));
+    /// <summary>Whether a step may be ticked off now: it is open, it can be done, and what comes before it is done.</summary>
+    public bool CanTick(RunbookStep step) => !step.Done && step.Act.CanBeDone && !step.After.Any(open.Contains);
 }

@@ -1,6 +1,6 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -8,60 +8,55 @@ namespace Yuntak.Core.Runbooks;
 public static class RunbookTick
 {
     /// <summary>
-    /// The edit of what stands for one step. What is only known better by now, such as a corrected figure of a host, is taken over along with it.
+    /// The edit of what stands for one step. What is only known better by now, such as hours a disk has run, is taken over along with it; what is planned is not.
     /// </summary>
-    /// <exception cref="EditRefused">When applied: the step is not in the runbook any more, is done, or waits for another.</exception>
+    /// <exception cref="Refused">When applied: the step is not in the runbook any more, is done, or waits for another.</exception>
     public static Edit Off(Lab draft, string stepId) =>
         asBuilt =>
         {
             var runbook = RunbookBuilder.Build(asBuilt, draft);
             var step =
                 runbook.Steps.FirstOrDefault(s => s.Id == stepId)
-                ?? throw new EditRefused(
+                ?? throw new Refused(
                     "That step is no longer in the runbook: the draft has changed since this page was shown. Nothing was ticked off."
                 );
             if (step.Done)
             {
-                throw new EditRefused($"«{step.What}» is ticked off already.");
+                throw new Refused($"«{step.What}» is ticked off already.");
+            }
+
+            if (!step.Act.CanBeDone)
+            {
+                throw new Refused($"{step.What}. {step.Caution} A stop is not ticked off; it goes when its reason goes.");
             }
 
             if (!runbook.CanTick(step))
             {
-                throw new EditRefused($"«{step.What}» waits for the step before it.");
+                throw new Refused($"«{step.What}» waits for {(step.After.Count > 1 ? "steps" : "the step")} before it.");
             }
 
-            return step.Tick(WithKnownFacts(asBuilt, draft));
+            var section = runbook.Sections.First(s => s.Steps.Contains(step));
+            var settled = RunbookBuilder.Settled(asBuilt, draft);
+            var plan = new Plan(settled, draft);
+            var work = WorkBook.Between(plan).First(w => w.Key == section.Key);
+            var ticked = Ticked(settled, plan, work, section, step);
+            var left = ticked with { Ticks = ticked.Ticks.Without(t => runbook.Steps.All(s => s.Id != t)) };
+            return new Changed(Known.Adopt(left, draft), section.Open > 1 ? $"{section.Title}: {step.What}" : $"{section.Title}: done");
         };
 
-    /// <summary>The draft's profiles, and those the draft has dropped while something that stands still follows them.</summary>
-    private static ValueList<Profile> KnownProfiles(Lab asBuilt, Lab draft) =>
-        [
-            .. draft.Profiles,
-            .. asBuilt.Profiles.Where(p => draft.Book.Find(p.Id) is null && asBuilt.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
-        ];
-
-    /// <summary>What stands under a profile that changes keeps its figures: they are written down before the profile is taken over.</summary>
-    private static ValueList<Guest> WithFigures(Lab asBuilt, Lab draft)
+    private static Lab Ticked(Lab stands, Plan plan, Work work, RunbookSection section, RunbookStep step)
     {
-        var changed = asBuilt
-            .Book.All.Where(p => draft.Book.Find(p.Id) is { } planned && planned != p)
-            .Select(p => p.Id)
-            .ToHashSet(StringComparer.Ordinal);
-        return asBuilt.Guests.Change(
-            g =>
-                g.Wants.Any(w => changed.Contains(w.ProfileId))
-                || asBuilt.GuestsIn(g.Id).Any(i => i.Wants.Any(w => changed.Contains(w.ProfileId))),
-            g => Ticks.AsFacts(asBuilt, g)
-        );
-    }
-
-    private static Lab WithKnownFacts(Lab asBuilt, Lab draft) =>
-        asBuilt with
+        if (work.AdoptAt(stands, plan, step.Act) is { } alone)
         {
-            Name = draft.Name,
-            Settings = draft.Settings,
-            Profiles = KnownProfiles(asBuilt, draft),
-            Guests = WithFigures(asBuilt, draft),
-            Hosts = asBuilt.Hosts.Change(h => draft.Host(h.Id) is not null, h => draft.Host(h.Id)! with { Pools = h.Pools }),
-        };
+            return alone;
+        }
+
+        if (section.Open > 1)
+        {
+            return stands with { Ticks = stands.Ticks.With(step.Id) };
+        }
+
+        var own = section.Steps.Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
+        return work.Adopt(stands, plan) with { Ticks = stands.Ticks.Without(own.Contains) };
+    }
 }

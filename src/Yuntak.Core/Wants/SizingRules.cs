@@ -1,4 +1,4 @@
-using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wants;

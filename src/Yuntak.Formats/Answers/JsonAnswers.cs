@@ -1,11 +1,17 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
+using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
 namespace Yuntak.Formats.Answers;
@@ -63,7 +69,7 @@ public static class JsonAnswers
     /// <summary>What <c>size --json</c> answers.</summary>
     public static string Size(Sizing sizing) => Text(SizeAnswer.Of(sizing));
 
-    /// <summary>What <c>size --list --json</c> answers.</summary>
+    /// <summary>What <c>pool --json</c> answers.</summary>
     public static string Pool(PoolPlan plan) => Text(PoolAnswer.Of(plan));
 
     /// <summary>What <c>layouts --json</c> answers.</summary>
@@ -194,6 +200,9 @@ public static class JsonAnswers
             ["ifNot"] = step.IfNot,
             ["wayBack"] = step.WayBack,
             ["done"] = step.Done,
+            ["act"] = new JsonObject(step.Act.Values.Prepend(KeyValuePair.Create("type", (JsonNode?)step.Act.Type))),
+            ["wipes"] = List(step.Act.Wipes.Select(d => JsonValue.Create(d))),
+            ["stops"] = List(step.Act.Stops.Select(g => JsonValue.Create(g.Value))),
         };
 
     private static JsonArray List(IEnumerable<JsonNode?> items) => new([.. items]);

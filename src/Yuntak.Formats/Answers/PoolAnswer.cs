@@ -1,7 +1,9 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
-using Yuntak.Formats.LabFiles;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.Answers;
 
@@ -30,20 +32,13 @@ public static class PoolAnswer
     /// <summary>Every way to join some disks.</summary>
     public static JsonArray Of(IEnumerable<LayoutCandidate> candidates) => new([.. candidates.Select(Of)]);
 
-    /// <summary>The family of that word; null when there is none.</summary>
-    public static PoolFamily? FamilyOf(string word) =>
-        LabFileNames.Families.Where(f => f.Word == word).Select(f => (PoolFamily?)f.Value).FirstOrDefault();
-
-    /// <summary>The words for the families, the same as in a lab file.</summary>
-    public static IEnumerable<string> FamilyWords => LabFileNames.Families.Select(f => f.Word);
-
     private static JsonObject Of(LayoutCandidate candidate)
     {
         var plan = candidate.Plan;
         var tree = new JsonObject
         {
             ["layout"] = DiskText.Word(plan.Layout, plan.Groups.Count),
-            ["family"] = LabFileNames.Families.WordFor(plan.Family),
+            ["family"] = LabWords.Families.Word(plan.Family),
             ["words"] = plan.Words,
             ["best"] = candidate.Best,
             ["recommended"] = candidate.Recommended,

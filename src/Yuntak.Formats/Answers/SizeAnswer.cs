@@ -1,9 +1,10 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Figures;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
-using Yuntak.Formats.LabFiles;
 
 namespace Yuntak.Formats.Answers;
 
@@ -29,18 +30,11 @@ public static class SizeAnswer
             ["graphicsMemoryBytes"] = sizing.GraphicsMemory.Value.Bytes,
             ["clientMemoryBytes"] = sizing.ClientMemory.Value.Bytes,
             ["fetchBytes"] = sizing.Fetch.Value.Bytes,
-            ["recommendedKind"] = LabFileNames.Kinds.WordFor(packaging.Kind),
+            ["recommendedKind"] = ProfileWords.Kinds.Word(packaging.Kind),
             ["reasons"] = new JsonArray([.. packaging.Reasons.Select(r => (JsonNode)r)]),
             ["working"] = new JsonArray([.. Figures(sizing).SelectMany(Working)]),
         };
     }
-
-    /// <summary>The words for the kinds of guest, the same as in a lab file.</summary>
-    public static IEnumerable<string> KindWords => LabFileNames.Kinds.Select(k => k.Word);
-
-    /// <summary>The kind of guest of that word; null when there is none.</summary>
-    public static GuestKind? KindOf(string word) =>
-        LabFileNames.Kinds.Where(k => k.Word == word).Select(k => (GuestKind?)k.Value).FirstOrDefault();
 
     /// <summary>Every profile with what it asks.</summary>
     /// <param name="book">The profiles to name.</param>

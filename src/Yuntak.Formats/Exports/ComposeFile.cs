@@ -1,6 +1,9 @@
 using System.Globalization;
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
 using Yuntak.Formats.LabFiles;
 

@@ -1,6 +1,9 @@
 using System.Globalization;
 using System.Text;
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.Exports;
 

@@ -1,4 +1,5 @@
 using System.Buffers;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.Intake;
 

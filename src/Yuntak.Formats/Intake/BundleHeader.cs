@@ -1,7 +1,10 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Yuntak.Core.Base;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.Intake;
 

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 

@@ -1,5 +1,7 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Intake;

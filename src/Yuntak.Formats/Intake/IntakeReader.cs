@@ -1,6 +1,8 @@
 using System.Text.Json;
+using Yuntak.Core.Base;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.Intake;
 

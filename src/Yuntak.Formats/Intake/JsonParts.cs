@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
 
 namespace Yuntak.Formats.Intake;
 

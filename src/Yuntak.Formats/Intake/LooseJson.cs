@@ -1,6 +1,6 @@
 using System.Globalization;
 using System.Text.Json;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Base;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Intake;

@@ -3,6 +3,8 @@ using System.Text.Json;
 using System.Text.RegularExpressions;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Intake;
 

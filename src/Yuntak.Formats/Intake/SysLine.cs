@@ -1,4 +1,5 @@
 using System.Text.RegularExpressions;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Formats.Intake;

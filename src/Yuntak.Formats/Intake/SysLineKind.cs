@@ -1,3 +1,5 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Formats.Intake;
 
 /// <summary>What a path below /sys tells.</summary>

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Formats.Intake;

@@ -1,6 +1,6 @@
 using System.Text.RegularExpressions;
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
-using Yuntak.Core.Labs;
 
 namespace Yuntak.Formats.Intake;
 

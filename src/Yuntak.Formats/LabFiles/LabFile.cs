@@ -1,6 +1,7 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -25,13 +26,8 @@ public static class LabFile
     /// <summary>Reads YAML or JSON. A file with any problem gives no lab, and every problem with its line and path.</summary>
     public static LabFileReading Read(string text)
     {
-        List<LabFileProblem> problems = [];
-        if (SafeYaml.Root(text, problems) is not { } root)
-        {
-            return new LabFileReading(null, problems);
-        }
-
-        var lab = LabReader.Read(root, problems);
-        return new LabFileReading(problems.Count == 0 ? lab : null, problems);
+        var problems = new ProblemList(LabFileLimits.MostProblems);
+        var lab = SafeYaml.Root(text, problems) is { } root ? LabReader.Read(root, problems) : null;
+        return new LabFileReading(problems.Found.Count == 0 ? lab : null, LabFileProblem.Of(problems));
     }
 }

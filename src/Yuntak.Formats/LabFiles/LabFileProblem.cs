@@ -1,3 +1,5 @@
+using Yuntak.Core.Shapes;
+
 namespace Yuntak.Formats.LabFiles;
 
 /// <summary>Something wrong in a lab file.</summary>
@@ -6,6 +8,10 @@ namespace Yuntak.Formats.LabFiles;
 /// <param name="Text">What is wrong, and what would be right.</param>
 public sealed record LabFileProblem(int Line, string Path, string Text)
 {
+    /// <summary>Gathered problems, as they are answered.</summary>
+    internal static IReadOnlyList<LabFileProblem> Of(ProblemList problems) =>
+        [.. problems.Found.Select(p => new LabFileProblem(p.Line, p.Path, p.Text))];
+
     /// <inheritdoc/>
     public override string ToString() => Path.Length == 0 ? $"line {Line}: {Text}" : $"line {Line}, {Path}: {Text}";
 }

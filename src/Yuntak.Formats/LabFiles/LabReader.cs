@@ -1,112 +1,112 @@
-using YamlDotNet.RepresentationModel;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.LabFiles;
 
 /// <summary>Builds a lab from the tree of a lab file and notes everything that is wrong with it.</summary>
 internal static class LabReader
 {
-    public static Lab Read(YamlNode root, List<LabFileProblem> problems)
+    private const string VersionKey = "yuntak";
+
+    /// <summary>The lab. It is only whole when nothing was noted.</summary>
+    public static Lab Read(INode root, ProblemList problems)
     {
-        var top = new NodeReader(root, "", problems);
-        if (top.Whole("yuntak", 1, int.MaxValue, needed: true) is { } version && version != LabFile.Version)
-        {
-            top.Problem("yuntak", $"this Yuntak reads version {LabFile.Version}, the file says {version}");
-        }
-
-        var name = top.Text("name", needed: true) ?? "";
-        Checked(() => Names.Checked(name, "lab"), top, "name");
-        var settings = top.Map("settings") is { } map ? Settings(map) : LabSettings.Default;
-        var profiles = ProfileReader.ReadAll(top, "profiles");
-        List<Host> hosts = [];
-        foreach (var node in top.Maps("hosts", needed: true))
-        {
-            var host = HostReader.Read(node);
-            Checked(() => HostEdits.Add(host)(new Lab("check", settings, [.. hosts], [])), node, "name");
-            var id = node.Text("id") ?? Names.IdFrom(host.Name, hosts.Select(h => h.Id.Value));
-            Unique(node, id, hosts.Any(h => h.Id.Value == id));
-            hosts.Add(host with { Id = new HostId(id) });
-            node.Done();
-        }
-
-        var book = ProfileBook.With(profiles);
-        List<Guest> guests = [];
-        List<(GuestId Guest, NodeReader Node, string Outer)> nested = [];
-        foreach (var node in top.Maps("guests", needed: true))
-        {
-            var guest = GuestReader.Read(node, hosts, book);
-            Checked(() => GuestEdits.Add(guest)(new Lab("check", settings, [.. hosts], [.. guests], Profiles: profiles)), node, "name");
-            var id = node.Text("id") ?? Names.IdFrom(guest.Name, guests.Select(g => g.Id.Value));
-            Unique(node, id, guests.Any(g => g.Id.Value == id));
-            guests.Add(guest with { Id = new GuestId(id) });
-            if (node.Text("runs-in") is { } outer)
-            {
-                nested.Add((new GuestId(id), node, outer));
-            }
-
-            node.Done();
-        }
-
-        var ticks = top.Texts("ticks");
+        var top = new MapReader(root, "", problems);
+        FileVersion.Check(top, VersionKey, LabFile.Version);
+        var read = LabShapes.Lab.Fields.Aggregate(LabShapes.Lab.Blank, (l, field) => field.Read(l, top));
         top.Done();
-        var lab = new Lab(Names.Clean(name), settings, [.. hosts], [.. guests], [.. ticks], profiles);
-        return nested.Aggregate(lab, (l, n) => Nested(l, n.Guest, n.Node, n.Outer));
+        if (problems.Full)
+        {
+            return read;
+        }
+
+        var lab = Named(read);
+        var missing = Missing(root);
+        FileProblems.Note(problems, LabChecks.Problems(lab, (host, pool) => missing.GetValueOrDefault((host.Id, pool.Name), [])));
+        return problems.Found.Count == 0 ? WithRoom(lab) : lab;
     }
 
-    /// <summary>Puts an app stack into the guest it names; that one may stand further down in the file.</summary>
-    private static Lab Nested(Lab lab, GuestId id, NodeReader node, string outerName)
+    /// <summary>A file names hosts and guests where the model knows them by their ids, and leaves out ids that follow from names.</summary>
+    private static Lab Named(Lab read)
     {
-        var outer = lab.Guests.FirstOrDefault(g => g.Name == outerName);
-        if (outer is null)
+        var hosts = new Dictionary<string, HostId>(StringComparer.Ordinal);
+        List<Host> known = [];
+        var taken = read.Hosts.Select(h => h.Id.Value).Where(id => id.Length > 0).ToHashSet(StringComparer.Ordinal);
+        foreach (var host in read.Hosts)
         {
-            node.Problem("runs-in", $"there is no guest called «{outerName}»");
-        }
-        else if (lab.Guest(id)?.Placement is not null)
-        {
-            node.Problem("on", $"what runs in another guest has no place of its own; {outerName} says where it is");
-        }
-        else
-        {
-            Checked(() => lab = NestingEdits.RunIn(id, outer.Id)(lab).Lab, node, "runs-in");
+            var id = host.Id.Value.Length > 0 ? host.Id : new HostId(Free(host.Name, taken));
+            hosts.TryAdd(host.Name, id);
+            known.Add(host with { Id = id });
         }
 
-        return lab;
+        taken = read.Guests.Select(g => g.Id.Value).Where(id => id.Length > 0).ToHashSet(StringComparer.Ordinal);
+        List<Guest> guests = [.. read.Guests.Select(g => g.Id.Value.Length > 0 ? g : g with { Id = new GuestId(Free(g.Name, taken)) })];
+        var byName = guests.DistinctBy(g => g.Name).ToDictionary(g => g.Name, g => g.Id, StringComparer.Ordinal);
+        return read with
+        {
+            Hosts = [.. known],
+            Guests =
+            [
+                .. guests.Select(g =>
+                    g with
+                    {
+                        Placement = g.Placement is { } place
+                            ? place with
+                            {
+                                Host = hosts.GetValueOrDefault(place.Host.Value, place.Host),
+                            }
+                            : null,
+                        RunsIn = g.RunsIn is { } outer ? byName.GetValueOrDefault(outer.Value, outer) : null,
+                    }
+                ),
+            ],
+        };
     }
 
-    private static LabSettings Settings(NodeReader map)
+    private static string Free(string name, HashSet<string> taken)
     {
-        var standard = LabSettings.Default;
-        var settings = new LabSettings(
-            map.Number("second-thread-gain", 0, 1) ?? standard.SecondThreadGain,
-            map.Size("host-base", Prefixes.Binary) ?? standard.HostBase,
-            map.Word("read-cache", LabFileNames.CacheRules, standard.ReadCacheRule),
-            map.Size("read-cache-cap", Prefixes.Binary) ?? standard.ReadCacheCap
-        );
-        map.Done();
-        return settings;
+        var slug = Names.Slug(name);
+        var id = slug;
+        for (var n = 2; !taken.Add(id); n++)
+        {
+            id = $"{slug}-{n}";
+        }
+
+        return id;
     }
 
-    private static void Unique(NodeReader node, string id, bool taken)
+    /// <summary>A guest that runs others' app stacks keeps their bulk data: when the file names no pool for it, one is chosen.</summary>
+    private static Lab WithRoom(Lab lab) =>
+        lab.Guests.Where(g => g.RunsIn is not null).Aggregate(lab, (l, g) => NestingEdits.WithRoomFor(l, g.RunsIn!.Value));
+
+    /// <summary>The disks that a file says are missing, by host and pool.</summary>
+    private static Dictionary<(HostId Host, string Pool), IReadOnlyCollection<string>> Missing(INode root)
     {
-        if (taken || id.Length is 0 or > 100)
+        Dictionary<(HostId, string), IReadOnlyCollection<string>> missing = [];
+        var taken = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var host in Under(root, "hosts"))
         {
-            node.Problem("id", taken ? $"the id «{id}» is used twice" : "an id has 1 to 100 characters");
+            var id = Member(host, "id")?.Text;
+            foreach (var pool in Under(host, "pools"))
+            {
+                if (Member(pool, "missing")?.Items is { } items)
+                {
+                    var name = Member(host, "name")?.Text ?? "";
+                    missing[(new HostId(id ?? Names.Slug(name)), Member(pool, "name")?.Text ?? "")] =
+                    [
+                        .. items.Select(i => i.Text).OfType<string>(),
+                    ];
+                }
+            }
         }
+
+        return missing;
     }
 
-    /// <summary>The same checks as on screen, so that a file cannot bring in what a form refuses.</summary>
-    private static void Checked(Action check, NodeReader node, string key)
-    {
-        try
-        {
-            check();
-        }
-        catch (EditRefused refused)
-        {
-            node.Problem(key, refused.Message);
-        }
-    }
+    private static IEnumerable<INode> Under(INode node, string name) => Member(node, name)?.Items ?? [];
+
+    private static INode? Member(INode node, string name) =>
+        node.Members?.Where(m => m.Name == name).Select(m => m.Value).FirstOrDefault(v => !v.IsNull);
 }

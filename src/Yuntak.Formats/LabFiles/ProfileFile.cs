@@ -1,6 +1,9 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -12,40 +15,42 @@ public static class ProfileFile
 
     private const string VersionKey = "yuntak-profiles";
 
+    private const string ListKey = "profiles";
+
     /// <summary>Profiles as YAML.</summary>
     public static string ToYaml(IEnumerable<Profile> profiles) =>
-        YamlTreeWriter.Write(new JsonObject { [VersionKey] = Version, ["profiles"] = new JsonArray([.. profiles.Select(ProfileTree.Of)]) });
+        YamlTreeWriter.Write(
+            new JsonObject { [VersionKey] = Version, [ListKey] = new JsonArray([.. profiles.Select(p => ProfileShapes.Profile.Write(p))]) }
+        );
 
     /// <summary>Reads YAML or JSON; of a lab file, its own profiles. A file with any problem gives no profiles, and every problem with its line and path.</summary>
     public static ProfileFileReading Read(string text)
     {
-        List<LabFileProblem> problems = [];
-        if (SafeYaml.Root(text, problems) is not { } root)
-        {
-            return new ProfileFileReading(null, problems);
-        }
-
-        var top = new NodeReader(root, "", problems);
-        if (top.Has("yuntak"))
-        {
-            return Of(LabReader.Read(root, problems).Profiles, problems);
-        }
-
-        if (top.Whole(VersionKey, 1, int.MaxValue, needed: true) is { } version && version != Version)
-        {
-            top.Problem(VersionKey, $"this Yuntak reads version {Version}, the file says {version}");
-        }
-
-        ValueList<Profile> profiles = ProfileReader.ReadAll(top, "profiles", needed: true);
-        top.Done();
-        if (problems.Count == 0 && profiles.Count == 0)
-        {
-            top.Problem("profiles", "there is no profile in it");
-        }
-
-        return Of(profiles, problems);
+        var problems = new ProblemList(LabFileLimits.MostProblems);
+        var profiles = SafeYaml.Root(text, problems) is { } root ? Read(root, problems) : [];
+        return problems.Found.Count == 0 ? new ProfileFileReading(profiles, []) : new ProfileFileReading(null, LabFileProblem.Of(problems));
     }
 
-    private static ProfileFileReading Of(ValueList<Profile> profiles, List<LabFileProblem> problems) =>
-        problems.Count == 0 ? new ProfileFileReading(profiles, []) : new ProfileFileReading(null, problems);
+    private static ValueList<Profile> Read(INode root, ProblemList problems)
+    {
+        var top = new MapReader(root, "", problems);
+        if (top.Has("yuntak"))
+        {
+            return LabReader.Read(root, problems).Profiles;
+        }
+
+        FileVersion.Check(top, VersionKey, Version);
+        ValueList<Profile> profiles =
+        [
+            .. top.Items(ListKey, needed: true).Select(item => ProfileShapes.Profile.Read(new MapReader(item.Node, item.Path, problems))),
+        ];
+        top.Done();
+        if (problems.Found.Count == 0 && profiles.Count == 0)
+        {
+            top.Note(ListKey, "there is no profile in it");
+        }
+
+        FileProblems.Note(problems, LabChecks.Problems(Lab.Empty("profiles") with { Profiles = profiles }, (_, _) => []));
+        return profiles;
+    }
 }

@@ -1,5 +1,5 @@
-using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Formats.LabFiles;
 

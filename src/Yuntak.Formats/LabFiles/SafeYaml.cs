@@ -1,7 +1,9 @@
 using YamlDotNet.Core;
 using YamlDotNet.Core.Events;
 using YamlDotNet.RepresentationModel;
-using Yuntak.Core.Labs;
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -9,7 +11,7 @@ namespace Yuntak.Formats.LabFiles;
 internal static class SafeYaml
 {
     /// <summary>The first document of the text; null, with the problem noted, when there is none to be had.</summary>
-    public static YamlNode? Root(string text, List<LabFileProblem> problems)
+    public static INode? Root(string text, ProblemList problems)
     {
         if (text.Length > LabFileLimits.LongestFile.Bytes)
         {
@@ -36,11 +38,11 @@ internal static class SafeYaml
             return Refused(1, "this is neither YAML nor JSON: brackets or keys in it do not belong together");
         }
 
-        return stream.Documents.Count == 0 ? Refused(1, "the file is empty") : stream.Documents[0].RootNode;
+        return stream.Documents.Count == 0 ? Refused(1, "the file is empty") : new YamlPlace(stream.Documents[0].RootNode);
 
-        YamlNode? Refused(int line, string why)
+        INode? Refused(int line, string why)
         {
-            problems.Add(new LabFileProblem(line, "", why));
+            problems.Note(line, "", why);
             return null;
         }
     }

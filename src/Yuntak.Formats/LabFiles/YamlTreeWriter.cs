@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using YamlDotNet.Core;
 using YamlDotNet.Core.Events;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Formats.LabFiles;
 

@@ -2,8 +2,11 @@ using System.Text;
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing;
 

@@ -1,7 +1,9 @@
 using System.Text;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing;
 

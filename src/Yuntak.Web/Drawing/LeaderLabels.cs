@@ -1,4 +1,5 @@
 using System.Xml.Linq;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Web.Drawing;
 

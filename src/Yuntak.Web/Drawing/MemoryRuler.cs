@@ -1,8 +1,14 @@
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing;
 

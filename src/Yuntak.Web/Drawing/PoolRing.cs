@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Web.Drawing;
 

@@ -1,6 +1,9 @@
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing;
 

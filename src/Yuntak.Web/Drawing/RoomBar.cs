@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Web.Drawing;

@@ -1,8 +1,8 @@
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
 
 namespace Yuntak.Web.Drawing;
 

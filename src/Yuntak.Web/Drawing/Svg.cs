@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Encodings.Web;
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Web.Drawing;
 

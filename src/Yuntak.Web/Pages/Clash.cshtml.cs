@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Data;
@@ -52,7 +53,7 @@ public sealed class ClashModel(DeskService desks, LabStore store) : LabPageModel
             lab =>
                 LabMerge.ThreeWay(common!, lab, this.mine!, out var clashes) is { } both
                     ? new Changed(both, $"as well: {Words()}")
-                    : throw new EditRefused($"They cannot both be done any more: both change {string.Join(", ", clashes)}."),
+                    : throw new Refused($"They cannot both be done any more: both change {string.Join(", ", clashes)}."),
             then: "/Bench"
         );
     }

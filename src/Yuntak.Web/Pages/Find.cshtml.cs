@@ -1,7 +1,11 @@
 using System.Globalization;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 

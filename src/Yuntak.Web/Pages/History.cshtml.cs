@@ -1,5 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 
@@ -28,7 +30,7 @@ public sealed class HistoryModel(DeskService desks, LabStore store) : LabPageMod
         return await ChangeAsync(_ =>
             found is { } earlier
                 ? new Changed(earlier.Lab, $"brought back: {earlier.Sentence}")
-                : throw new EditRefused("That revision is not there.")
+                : throw new Refused("That revision is not there.")
         );
     }
 }

@@ -1,8 +1,11 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Data;
+using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Shared;
 
@@ -24,11 +27,11 @@ public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(d
         string? name,
         string? gain,
         [FromForm(Name = "host-base")] string? hostBase,
-        [FromForm(Name = "cache-rule")] ReadCacheRule rule,
+        [FromForm(Name = "cache-rule")] string? rule,
         [FromForm(Name = "cache-cap")] string? cap
     )
     {
-        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule, cap ?? "");
+        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "");
         return await ChangeFromFormAsync(
             lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse())(lab).Lab).Lab, "name and assumptions changed"),
             "/Lab"
@@ -57,26 +60,31 @@ public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(d
     }
 
     /// <summary>What was typed about the lab.</summary>
-    public sealed record SettingsForm(string Name, string Gain, string HostBase, ReadCacheRule CacheRule, string CacheCap)
+    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap)
     {
         public static SettingsForm Of(Lab lab) =>
             new(
                 lab.Name,
                 Numbers.Short(lab.Settings.SecondThreadGain * 100),
                 lab.Settings.HostBase.ToExactString(),
-                lab.Settings.ReadCacheRule,
+                LabWords.CacheRules.Word(lab.Settings.ReadCacheRule),
                 lab.Settings.ReadCacheCap.ToExactString()
             );
 
-        /// <exception cref="EditRefused">Something typed is not a number or size.</exception>
+        /// <exception cref="Refused">Something typed is not a number or size.</exception>
         public LabSettings Parse()
         {
             if (!Numbers.TryParse(Gain, out var gain) || gain > 100)
             {
-                throw new EditRefused($"What a second thread adds is a percentage from 0 to 100, not «{Gain}».");
+                throw new Refused($"What a second thread adds is a percentage from 0 to 100, not «{Gain}».");
             }
 
-            return new LabSettings(gain / 100, Typed.Size(HostBase, "Memory a host keeps"), CacheRule, Typed.Size(CacheCap, "The cap"));
+            return new LabSettings(
+                gain / 100,
+                Typed.Size(HostBase, "Memory a host keeps"),
+                LabWords.CacheRules.Read(CacheRule, "Read cache"),
+                Typed.Size(CacheCap, "The cap")
+            );
         }
     }
 }

@@ -1,8 +1,8 @@
-using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Stations;
 using Yuntak.Data;
 
 namespace Yuntak.Web.Shared;
@@ -20,7 +20,7 @@ public sealed class Desk
         AsBuilt = asBuilt;
         Assessment = assessment;
         runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
-        changes = new(() => LabDifference.Between(asBuilt.Lab, draft.Lab).Count(c => c.NeedsWork));
+        changes = new(() => LabDifference.Between(RunbookBuilder.Settled(asBuilt.Lab, draft.Lab), draft.Lab).Count(c => c.NeedsWork));
         verdict = new(() => Verdict.Between(before(), assessment));
     }
 

@@ -1,5 +1,6 @@
-using System.Collections.Concurrent;
-using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Data;
 
 namespace Yuntak.Web.Shared;
@@ -7,9 +8,7 @@ namespace Yuntak.Web.Shared;
 /// <summary>Lays out the desk for a page, and remembers the assessments of the revisions used last.</summary>
 public sealed class DeskService(LabStore store)
 {
-    private const int Most = 16;
-    private readonly ConcurrentDictionary<long, Assessment> assessments = new();
-    private readonly ConcurrentQueue<long> order = new();
+    private readonly Recent<long, Lazy<Assessment>> assessments = new(16);
     private Desk? latest;
 
     /// <summary>The desk as it stands now.</summary>
@@ -34,20 +33,9 @@ public sealed class DeskService(LabStore store)
         return desk;
     }
 
-    private Assessment Of(long revision, Func<Assessment> make)
-    {
-        if (assessments.TryGetValue(revision, out var known))
-        {
-            return known;
-        }
+    /// <summary>The assessment of a revision; null when there is none of that key.</summary>
+    public async Task<Assessment?> AssessmentAsync(long revision, CancellationToken cancel = default) =>
+        await store.LabAtAsync(revision, cancel) is { } lab ? Of(revision, () => Assessment.Of(lab)) : null;
 
-        var made = assessments.GetOrAdd(revision, _ => make());
-        order.Enqueue(revision);
-        while (assessments.Count > Most && order.TryDequeue(out var oldest))
-        {
-            assessments.TryRemove(oldest, out _);
-        }
-
-        return made;
-    }
+    private Assessment Of(long revision, Func<Assessment> make) => assessments.Keep(revision, new Lazy<Assessment>(make)).Value;
 }

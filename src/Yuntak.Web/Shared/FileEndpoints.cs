@@ -1,9 +1,15 @@
 using System.Text;
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Data;
 using Yuntak.Formats.Exports;
+using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
 
 namespace Yuntak.Web.Shared;

@@ -1,4 +1,5 @@
 using Yuntak.Core.Findings;
+using Yuntak.Core.Stations;
 
 namespace Yuntak.Web.Shared;
 

@@ -1,3 +1,4 @@
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Shared;

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.Filters;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Data;
@@ -43,13 +44,15 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
 
     /// <summary>Applies a fix of a finding.</summary>
     public Task<IActionResult> OnPostFixAsync(string finding, int fix) =>
-        ChangeAsync(lab =>
+        StepAsync(async () =>
         {
-            var found = Core.Bench.Assessment.Of(lab).Findings.FirstOrDefault(f => f.Key == finding);
+            // The fix is looked up in the assessment of what was shown, which is there already: nothing is assessed while the store holds its writer.
+            var shown = await desks.AssessmentAsync(BasedOn, HttpContext.RequestAborted);
+            var found = shown?.Findings.FirstOrDefault(f => f.Key == finding);
             var chosen = found is not null && fix >= 0 && fix < found.Fixes.Count ? found.Fixes[fix] : null;
             return chosen is null
-                ? throw new EditRefused("That finding is settled already, or can no longer be settled this way.")
-                : chosen.Edit(lab);
+                ? throw new Refused("That finding is settled already, or can no longer be settled this way.")
+                : await store.CommitAsync(Pointer.Draft, BasedOn, chosen.Edit);
         });
 
     /// <summary>Changes the draft and comes back to the same page. A refusal is shown there; a clash leads to the page that shows both versions.</summary>
@@ -63,7 +66,7 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         {
             return await store.CommitAsync(Pointer.Draft, BasedOn, edit) is CommitResult.Stale stale ? Clash(stale) : Redirect(then);
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             Refusal = refused.Message;
             return Page();
@@ -92,7 +95,7 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
                 TempData[RefusalKey] = whenStale(stale);
             }
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             TempData[RefusalKey] = refused.Message;
         }

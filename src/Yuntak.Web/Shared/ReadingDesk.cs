@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Text;
 using Yuntak.Core.Kit;
 using Yuntak.Data;
@@ -9,8 +8,7 @@ namespace Yuntak.Web.Shared;
 /// <summary>Takes in the texts people give of a host, keeps them, and remembers what was read from the last few.</summary>
 public sealed class ReadingDesk(ReadingStore store)
 {
-    private const int Most = 8;
-    private readonly ConcurrentDictionary<long, HostReading> known = new();
+    private readonly Recent<long, HostReading> known = new(8);
 
     /// <summary>Reads a pasted text, an upload, or both.</summary>
     /// <returns>What was read, and the key it is kept under; no key when nothing could be read.</returns>
@@ -48,14 +46,13 @@ public sealed class ReadingDesk(ReadingStore store)
         }
 
         var key = await store.KeepAsync(packed, cancel);
-        Remember(key, reading);
-        return (key, reading);
+        return (key, known.Keep(key, reading));
     }
 
     /// <summary>What was read from the text of that key; null when there is none.</summary>
     public async Task<HostReading?> FindAsync(long key, CancellationToken cancel = default)
     {
-        if (known.TryGetValue(key, out var reading))
+        if (known.TryFind(key, out var reading))
         {
             return reading;
         }
@@ -66,22 +63,12 @@ public sealed class ReadingDesk(ReadingStore store)
         }
 
         reading = Read(packed);
-        Remember(key, reading);
-        return reading;
+        return known.Keep(key, reading);
     }
 
     private static HostReading Read(byte[] packed)
     {
         using var stream = ReadingStore.Open(packed);
         return IntakeReader.Read(stream);
-    }
-
-    private void Remember(long key, HostReading reading)
-    {
-        known[key] = reading;
-        foreach (var old in known.Keys.Order().Take(Math.Max(0, known.Count - Most)))
-        {
-            known.TryRemove(old, out _);
-        }
     }
 }

@@ -1,6 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 
 namespace Yuntak.Web.Shared;
 
@@ -46,10 +46,18 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
                 return;
             }
 
+            if (e is Refused refused)
+            {
+                // What no page caught is still a refusal in words, not a fault.
+                await TroubleAsync(context, StatusCodes.Status400BadRequest, "That could not be done", refused.Message);
+                return;
+            }
+
             log.LogError(e, "{Method} {Path} failed", context.Request.Method, context.Request.Path);
-            var said = e is EditRefused or NotSupportedException
-                ? e.Message
-                : "Something went wrong in Yuntak itself. What was saved before is still there; this last step was not done.";
+            var said =
+                e is NotSupportedException
+                    ? e.Message
+                    : "Something went wrong in Yuntak itself. What was saved before is still there; this last step was not done.";
             await TroubleAsync(context, StatusCodes.Status500InternalServerError, "That did not work", said);
         }
     }

@@ -1,5 +1,6 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Stations;
 
 namespace Yuntak.Web.Shared;
 

@@ -1,7 +1,12 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Bench;

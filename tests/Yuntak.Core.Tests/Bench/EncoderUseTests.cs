@@ -1,7 +1,11 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Bench;
@@ -69,7 +73,7 @@ public class EncoderUseTests
     {
         var said = KitCorrections.Correct(Kiln, $"{KitParts.Cards}/{Card}/encode", "320", new DateOnly(2026, 11, 20));
         var reading = new HostReading(null, null, [], [new PartReading(KitParts.Cards, 2, [])]) { Hardware = Kiln.Hardware };
-        var again = HostUpdate.Applied(said, reading);
+        var again = HostMerge.Applied(said, reading);
 
         again.Hardware.Function(Card)!.EncodeMegapixels.ShouldBe(320);
         KitFacts.CorrectionOf(again, $"{KitParts.Cards}/{Card}/encode").ShouldNotBeNull("it is still mine, not the tools'");

@@ -1,5 +1,7 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

@@ -1,6 +1,7 @@
 using CsCheck;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -111,7 +112,7 @@ public class DiskSumsTests
     [InlineData("2x0TB", "is no disk")]
     [InlineData("2x4TB:tape", "one of spinning, sata-flash, nvme-flash")]
     public void Wrong_disks_get_a_plain_message(string typed, string says) =>
-        Should.Throw<EditRefused>(() => DiskText.Disks(typed)).Message.ShouldContain(says);
+        Should.Throw<Refused>(() => DiskText.Disks(typed)).Message.ShouldContain(says);
 
     [Theory]
     [InlineData("parity9", "There is no layout «parity9»")]
@@ -119,5 +120,5 @@ public class DiskSumsTests
     [InlineData("x*parity2", "a number of groups")]
     [InlineData("", "There is no layout «»")]
     public void A_wrong_layout_gets_a_plain_message(string typed, string says) =>
-        Should.Throw<EditRefused>(() => DiskText.Layout(typed)).Message.ShouldContain(says);
+        Should.Throw<Refused>(() => DiskText.Layout(typed)).Message.ShouldContain(says);
 }

@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

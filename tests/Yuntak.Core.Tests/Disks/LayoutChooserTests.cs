@@ -1,8 +1,11 @@
 using System.Diagnostics;
 using CsCheck;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -144,9 +147,7 @@ public class LayoutChooserTests
     public void Too_few_disks_get_a_plain_message(string layout, string disks, string says)
     {
         var (kind, groups) = DiskText.Layout(layout);
-        Should
-            .Throw<EditRefused>(() => PoolPlan.Of(kind, groups, PoolFamily.BlockArray, DiskText.Disks(disks)))
-            .Message.ShouldContain(says);
+        Should.Throw<Refused>(() => PoolPlan.Of(kind, groups, PoolFamily.BlockArray, DiskText.Disks(disks))).Message.ShouldContain(says);
     }
 
     [Theory]

@@ -1,6 +1,9 @@
 using CsCheck;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

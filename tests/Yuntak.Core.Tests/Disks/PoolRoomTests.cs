@@ -1,6 +1,7 @@
 using CsCheck;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

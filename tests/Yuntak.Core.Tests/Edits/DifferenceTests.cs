@@ -1,6 +1,9 @@
 using CsCheck;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -19,15 +22,15 @@ public class DifferenceTests
     [Fact]
     public void Each_sort_of_difference_is_told()
     {
-        Kinds(Both.With(HostEdits.Add(Small.Host("cellar")))).ShouldBe([ChangeKind.HostAdded, ChangeKind.PoolAdded]);
-        Kinds(Both.With(HostEdits.RemovePool(new HostId("kiln"), "ember"))).ShouldBe([ChangeKind.PoolRemoved, ChangeKind.GuestChanged]);
-        Kinds(Both.With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")))).ShouldBe([ChangeKind.GuestMoved]);
-        Kinds(Both.With(GuestEdits.TakeOff(new GuestId("notes")))).ShouldBe([ChangeKind.GuestRetired]);
-        Kinds(Both.With(GuestEdits.Remove(new GuestId("notes")))).ShouldBe([ChangeKind.GuestRetired]);
-        Kinds(Both.WithGuestOn(Small.Guest("new"), "kiln")).ShouldBe([ChangeKind.GuestBuilt]);
-        Kinds(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) })))
-            .ShouldBe([ChangeKind.HostChanged]);
-        Kinds(Both with { Name = "other" }).ShouldBe([ChangeKind.LabChanged]);
+        Words(Both.With(HostEdits.Add(Small.Host("cellar")))).ShouldBe(["host cellar joins", "cellar: pool ember, single disk"]);
+        Words(Both.With(HostEdits.RemovePool(new HostId("kiln"), "ember"))).ShouldBe(["kiln: pool ember goes", "notes: pool ember → none"]);
+        Words(Both.With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")))).ShouldBe(["notes: host kiln → wren"]);
+        Words(Both.With(GuestEdits.TakeOff(new GuestId("notes")))).ShouldBe(["notes: host kiln → none"]);
+        Words(Both.With(GuestEdits.Remove(new GuestId("notes")))).ShouldBe(["notes goes"]);
+        Words(Both.WithGuestOn(Small.Guest("new"), "kiln")).ShouldBe(["new to be built on kiln"]);
+        Words(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { Memory = ByteSize.FromGiB(32) })))
+            .ShouldBe([$"kiln: memory 16 → 32{Numbers.ThinSpace}GiB"]);
+        Words(Both with { Name = "other" }).ShouldBe(["the lab is called other"]);
     }
 
     [Fact]
@@ -38,6 +41,30 @@ public class DifferenceTests
         Change(Both.With(HostEdits.Change(new HostId("kiln"), h => h with { IdleWatts = 30 }))).NeedsWork.ShouldBeFalse();
         Change(Both.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(4) })))
             .NeedsWork.ShouldBeTrue();
+    }
+
+    [Fact]
+    public void Every_value_of_a_disk_and_a_bridge_that_changed_is_said()
+    {
+        var host = Small
+            .Host("kiln")
+            .With(new Hardware(Bridges: [new Bridge("br0", ["enp1s0"], ["10.40.7.2/24"])])) with
+        {
+            Disks = [new Disk("a", "sda", ByteSize.FromTB(4), DiskKind.Spinning, Model: "Saltpan P4", Controller: "0000:00:17.0", Sector: 512)],
+        };
+        var after = host.With(new Hardware(Bridges: [new Bridge("br0", ["enp1s0"], ["10.40.7.3/24"])])) with
+        {
+            Disks = [host.Disks[0] with { Model = "Saltpan P8", Controller = "0000:02:00.0", Sector = 4096 }],
+        };
+        HostDifference
+            .Between(host, after)
+            .Select(c => c.Text)
+            .ShouldBe([
+                "disk sda model Saltpan P4 → Saltpan P8",
+                "disk sda hangs on 0000:00:17.0 → 0000:02:00.0",
+                "disk sda physical sector 512 → 4096",
+                "bridge br0 addresses 10.40.7.2/24 → 10.40.7.3/24",
+            ]);
     }
 
     [Fact]
@@ -114,7 +141,7 @@ public class DifferenceTests
     private static bool Same(Lab a, Lab b) =>
         a.Name == b.Name && a.Hosts.ToHashSet().SetEquals(b.Hosts) && a.Guests.ToHashSet().SetEquals(b.Guests);
 
-    private static IEnumerable<ChangeKind> Kinds(Lab to) => LabDifference.Between(Both, to).Select(c => c.Kind);
+    private static IEnumerable<string> Words(Lab to) => LabDifference.Between(Both, to).Select(c => c.Sentence);
 
     private static LabChange Change(Lab to) => LabDifference.Between(Both, to).Single();
 }

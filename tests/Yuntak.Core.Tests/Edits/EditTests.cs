@@ -1,7 +1,12 @@
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
+using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Edits;
@@ -88,9 +93,9 @@ public class EditTests
     public void A_host_must_make_sense()
     {
         var host = Small.Host("kiln");
-        Refused(HostEdits.Add(host with { Processor = host.Processor with { Cores = 0 } })).ShouldContain("1 to 4,096 cores");
+        Refused(HostEdits.Add(host with { Processor = host.Processor with { Cores = 0 } })).ShouldBe("Cores: a whole number from 1 to 4,096 belongs here, not «0».");
         Refused(HostEdits.Add(host with { Processor = host.Processor with { Threads = 2 } })).ShouldContain("4 cores have 4 to 32 threads");
-        Refused(HostEdits.Add(host with { Memory = ByteSize.Zero })).ShouldContain("too little memory");
+        Refused(HostEdits.Add(host with { Memory = ByteSize.Zero })).ShouldContain("from 64 MiB on, belongs here, not «0 B»");
         Refused(HostEdits.Add(host with { Disks = [.. host.Disks, host.Disks[0]] })).ShouldContain("same id");
     }
 
@@ -120,7 +125,7 @@ public class EditTests
             .ShouldContain("is not asked about «cats»");
         Refused(GuestEdits.Add(guest with { Overrides = new SizeOverrides(0) })).ShouldContain("virtual processors");
         Refused(GuestEdits.Add(guest with { Overrides = new SizeOverrides(Memory: ByteSize.FromMiB(1)) }))
-            .ShouldContain("too little memory");
+            .ShouldBe("Memory: a size such as «4 GiB» or «500 GB», from 16 MiB on, belongs here, not «1 MiB».");
     }
 
     [Fact]
@@ -139,7 +144,7 @@ public class EditTests
     public void A_lab_holds_so_many_hosts_and_no_more()
     {
         var full = Enumerable
-            .Range(0, HostEdits.MostHosts)
+            .Range(0, LabShapes.MostHosts)
             .Aggregate(Lab.Empty("big"), (l, n) => l.With(HostEdits.Add(Small.Host($"h{n}"))));
         Refused(HostEdits.Add(Small.Host("one-more")), full).ShouldContain("100 hosts at most");
     }
@@ -148,9 +153,9 @@ public class EditTests
     public void An_edit_never_alters_what_it_was_given()
     {
         var lab = Small.Lab(Small.Host("kiln")).WithGuestOn(Small.Guest("notes"), "kiln");
-        var copy = lab with { };
-        lab.With(GuestEdits.TakeOff(Notes)).With(HostEdits.Remove(Kiln));
-        lab.ShouldBe(copy);
+        var before = Formats.LabFiles.LabFile.ToJson(lab);
+        lab.With(GuestEdits.TakeOff(Notes)).With(HostEdits.Remove(Kiln)).ShouldNotBe(lab);
+        Formats.LabFiles.LabFile.ToJson(lab).ShouldBe(before);
         Assessment.Of(lab).Hosts[0].Guests.Count.ShouldBe(1);
     }
 
@@ -161,5 +166,5 @@ public class EditTests
         return changed.Sentence;
     }
 
-    private static string Refused(Edit edit, Lab? lab = null) => Should.Throw<EditRefused>(() => edit(lab ?? Lab.Empty("new"))).Message;
+    private static string Refused(Edit edit, Lab? lab = null) => Should.Throw<Refused>(() => edit(lab ?? Lab.Empty("new"))).Message;
 }

@@ -1,5 +1,7 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
@@ -45,7 +47,7 @@ public class PoolEditsTests
     [Fact]
     public void What_a_layout_cannot_do_without_stays() =>
         Should
-            .Throw<EditRefused>(() => PoolEdits.MoveDisk(Kiln, "kiln-data", null)(Lab))
+            .Throw<Refused>(() => PoolEdits.MoveDisk(Kiln, "kiln-data", null)(Lab))
             .Message.ShouldBe("single disk needs at least 1 disk; 0 chosen.");
 
     [Fact]
@@ -54,9 +56,9 @@ public class PoolEditsTests
         var replaced = PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p5")(Lab);
         replaced.Lab.Hosts[0].PoolNamed("vault")!.DiskIds.ShouldBe(["p0", "p5", "p2", "p3"]);
         replaced.Sentence.ShouldBe("kiln: sd1 in vault replaced by sd5");
-        Should.Throw<EditRefused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p2")(Lab)).Message.ShouldContain("twice");
+        Should.Throw<Refused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "p2")(Lab)).Message.ShouldContain("twice");
         Should
-            .Throw<EditRefused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "kiln-data")(Lab))
+            .Throw<Refused>(() => PoolEdits.ReplaceDisk(Kiln, "vault", "p1", "kiln-data")(Lab))
             .Message.ShouldContain("belongs to the pool ember");
     }
 
@@ -66,7 +68,7 @@ public class PoolEditsTests
         var lab = Lab.WithGuestOn(Small.Guest("notes"), "kiln").With(PoolEdits.Change(Kiln, "ember", p => p with { Name = "clay" }));
         lab.Guests[0].Placement!.SystemPool.ShouldBe("clay");
         Should
-            .Throw<EditRefused>(() => PoolEdits.Change(Kiln, "ember", p => p with { Name = "vault" })(Lab))
+            .Throw<Refused>(() => PoolEdits.Change(Kiln, "ember", p => p with { Name = "vault" })(Lab))
             .Message.ShouldContain("already has a pool");
     }
 
@@ -76,7 +78,7 @@ public class PoolEditsTests
     [InlineData(double.NaN)]
     public void Compression_that_cannot_be_is_refused(double ratio) =>
         Should
-            .Throw<EditRefused>(() => PoolEdits.Change(Kiln, "vault", p => p with { Compression = ratio })(Lab))
+            .Throw<Refused>(() => PoolEdits.Change(Kiln, "vault", p => p with { Compression = ratio })(Lab))
             .Message.ShouldStartWith("Compression is 1 for none up to 20");
 
     [Fact]
@@ -101,7 +103,7 @@ public class PoolEditsTests
         }
         else
         {
-            Should.Throw<EditRefused>(() => edit(Lab)).Message.ShouldContain(refused);
+            Should.Throw<Refused>(() => edit(Lab)).Message.ShouldContain(refused);
         }
     }
 
@@ -176,7 +178,7 @@ public class PoolEditsTests
             var standing = Lab;
             while (RunbookBuilder.Build(standing, draft).Sections.SelectMany(s => s.Steps).FirstOrDefault(s => !s.Done) is { } next)
             {
-                standing = standing.With(next.Tick);
+                standing = standing.With(RunbookTick.Off(draft, next.Id));
             }
 
             standing.Hosts[0].PoolNamed("vault").ShouldBe(draft.Hosts[0].PoolNamed("vault"));

@@ -1,7 +1,10 @@
 using CsCheck;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Tests;
@@ -45,21 +48,21 @@ public class ProfileEditsTests
     {
         var own = Wiki with { Id = "recipes", Name = "recipes" };
         var lab = Small.Lab().With(ProfileEdits.Keep(own)).With(GuestEdits.Add(Small.Guest("book", "recipes")));
-        Should.Throw<EditRefused>(() => ProfileEdits.Drop("recipes")(lab)).Message.ShouldStartWith("book follows the profile recipes.");
+        Should.Throw<Refused>(() => ProfileEdits.Drop("recipes")(lab)).Message.ShouldStartWith("book follows the profile recipes.");
         lab.With(GuestEdits.Remove(new GuestId("book"))).With(ProfileEdits.Drop("recipes")).Profiles.ShouldBeEmpty();
-        Should.Throw<EditRefused>(() => ProfileEdits.Drop("wiki")(lab)).Message.ShouldContain("not one of the lab's own");
+        Should.Throw<Refused>(() => ProfileEdits.Drop("wiki")(lab)).Message.ShouldContain("not one of the lab's own");
     }
 
     [Fact]
     public void A_wrong_one_is_refused_and_nothing_is_kept_of_the_others() =>
         Should
-            .Throw<EditRefused>(() => ProfileEdits.Keep(Wiki, Wiki with { Id = "x", Busy = [new Term("negative", -1)] })(Small.Lab()))
+            .Throw<Refused>(() => ProfileEdits.Keep(Wiki, Wiki with { Id = "x", Busy = [new Term("negative", -1)] })(Small.Lab()))
             .Message.ShouldContain("«negative»");
 
     [Fact]
     public void Many_more_than_a_lab_holds_are_refused() =>
         Should
-            .Throw<EditRefused>(() =>
+            .Throw<Refused>(() =>
                 ProfileEdits.Keep([.. Enumerable.Range(0, ProfileChecks.MostProfiles + 1).Select(n => Wiki with { Id = $"w{n}" })])(
                     Small.Lab()
                 )
@@ -74,14 +77,14 @@ public class ProfileEditsTests
             .With(GuestEdits.Place(new GuestId(WithWiki.Guests[0].Id.Value), new HostId("kiln")))
             .WithGuestOn(Small.Guest("songs", "music"), "kiln");
         var before = Sizing.Of(WithWiki, WithWiki.Guests[0]).Memory;
-        var song = RunbookBuilder.Build(WithWiki, draft).Sections.Single(s => s.Change.Guest == new GuestId("songs")).Steps[0];
+        var song = RunbookBuilder.Build(WithWiki, draft).Sections.Single(s => s.Title == "Build songs on kiln").Steps[0];
 
         var stands = WithWiki.With(RunbookTick.Off(draft, song.Id));
         stands.Profiles.ShouldBe(draft.Profiles);
         Sizing.Of(stands, stands.Guests[0]).Memory.ShouldBe(before);
         RunbookBuilder
             .Build(stands, draft)
-            .Sections.ShouldContain(s => s.Change.Guest == WithWiki.Guests[0].Id, "the memory has still to be given");
+            .Sections.ShouldContain(s => s.Key == "change-guest/notes", "the memory has still to be given");
     }
 
     [Fact]

@@ -1,7 +1,10 @@
-using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

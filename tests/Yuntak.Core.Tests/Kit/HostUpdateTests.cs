@@ -1,9 +1,12 @@
 using CsCheck;
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -39,9 +42,9 @@ public class HostUpdateTests
 
         var update = Of(lab, reading);
 
-        Texts(update, HostChangeKind.Came).ShouldBe(["USB Radio stick at port 1-2 added"]);
-        Texts(update, HostChangeKind.Went).ShouldBe(["disk sd0, 4\u202FTB spinning gone"]);
-        Texts(update, HostChangeKind.Changed).ShouldBe(["memory 64 → 80\u202FGiB"]);
+        Texts(update, Happened.Came).ShouldBe(["USB Radio stick at port 1-2 added"]);
+        Texts(update, Happened.Went).ShouldBe(["disk sd0, 4\u202FTB spinning gone"]);
+        Texts(update, Happened.Changed).ShouldBe(["memory 64 → 80\u202FGiB"]);
         update.Effects.ShouldBe(["vault misses 1 of its 3 disks: the next disk that fails takes all of it. On it: films."]);
         update.Verdict.Came.Select(f => f.Rule.Id).ShouldContain("kit.pool-degraded");
     }
@@ -53,7 +56,7 @@ public class HostUpdateTests
         var host = lab.Hosts[0];
         var reading = Again(host) with { Disks = [.. host.Disks.Select(d => d with { Name = "sdz" + d.Name })] };
         var update = Of(lab, reading);
-        update.Changes.ShouldAllBe(c => c.Kind == HostChangeKind.Changed && c.Text.Contains("is now called"));
+        update.Changes.ShouldAllBe(c => c.Kind == Happened.Changed && c.Text.Contains("is now called"));
         update.Effects.ShouldBeEmpty();
         update.After.Pools.ShouldBe(host.Pools);
     }
@@ -161,7 +164,7 @@ public class HostUpdateTests
     [InlineData("disks/p1/id", "x", "is read, not typed")]
     [InlineData("disks/nothing/hours", "1", "no longer has")]
     public void A_correction_that_makes_no_sense_is_refused_in_words(string fact, string text, string says) =>
-        Should.Throw<EditRefused>(() => Lab().With(KitEdits.Correct(Kiln, fact, text, Day))).Message.ShouldContain(says);
+        Should.Throw<Refused>(() => Lab().With(KitEdits.Correct(Kiln, fact, text, Day))).Message.ShouldContain(says);
 
     [Fact]
     public void Every_fact_that_can_be_set_takes_back_what_it_shows()
@@ -250,6 +253,6 @@ public class HostUpdateTests
 
     private static HostUpdate Of(Lab lab, HostReading reading) => HostUpdate.Of(Assessment.Of(lab), lab.Hosts[0], reading);
 
-    private static IEnumerable<string> Texts(HostUpdate update, HostChangeKind kind) =>
+    private static IEnumerable<string> Texts(HostUpdate update, Happened kind) =>
         update.Changes.Where(c => c.Kind == kind).Select(c => c.Text);
 }

@@ -1,5 +1,5 @@
 using System.Text.RegularExpressions;
-using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Kit;

@@ -1,10 +1,13 @@
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -18,7 +21,7 @@ public class ReadinessTests
     [Fact]
     public void What_nobody_knows_is_asked_and_not_assumed()
     {
-        var bare = new Host(Kiln, "kiln", "", new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16));
+        var bare = new Host(Kiln, "kiln", "", new HostFacts(new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)), HostPlan.None);
         Lines(Small.Lab(bare)).ShouldAllBe(l => l.State == ReadinessState.Asked && l.Evidence == null);
     }
 
@@ -46,7 +49,7 @@ public class ReadinessTests
     [InlineData("battery-backup")]
     public void A_question_is_answered_with_yes_and_its_day_or_with_no(string item)
     {
-        var lab = Small.Lab(new Host(Kiln, "kiln", "", new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)));
+        var lab = Small.Lab(new Host(Kiln, "kiln", "", new HostFacts(new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)), HostPlan.None));
 
         var yes = Line(lab.With(KitEdits.Answer(Kiln, item, true, Day)), item);
         (yes.State, yes.Checked).ShouldBe((ReadinessState.Good, Day));
@@ -69,9 +72,7 @@ public class ReadinessTests
         var ticked = Small.Lab(Small.Host("kiln")).With(KitEdits.Tick(Kiln, "disk-age", Day));
         Line(ticked, "disk-age").Checked.ShouldBe(Day);
         Line(ticked.With(KitEdits.Tick(Kiln, "disk-age", null)), "disk-age").Checked.ShouldBeNull();
-        Should
-            .Throw<EditRefused>(() => ticked.With(KitEdits.Answer(Kiln, "disk-age", true, Day)))
-            .Message.ShouldContain("read from the host");
+        Should.Throw<Refused>(() => ticked.With(KitEdits.Answer(Kiln, "disk-age", true, Day))).Message.ShouldContain("read from the host");
     }
 
     [Fact]
@@ -165,10 +166,10 @@ public class ReadinessTests
             .With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("b")));
         given.Guests.Select(g => g.Devices.Count).ShouldBe([0, 1, 0]);
         Should
-            .Throw<EditRefused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("c"))))
+            .Throw<Refused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:04:00.0", new GuestId("c"))))
             .Message.ShouldContain("Only a machine");
         Should
-            .Throw<EditRefused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:09:00.0", new GuestId("a"))))
+            .Throw<Refused>(() => lab.With(KitEdits.HandOver(Kiln, "0000:09:00.0", new GuestId("a"))))
             .Message.ShouldContain("nothing at");
         var moved = GuestEdits.Place(new GuestId("b"), new HostId("wren"))(given);
         moved.Lab.Guest(new GuestId("b"))!.Devices.ShouldBeEmpty();
@@ -219,7 +220,7 @@ public class ReadinessTests
     private static IReadOnlyList<ReadinessLine> Lines(Lab lab)
     {
         var assessment = Assessment.Of(lab);
-        return Readiness.Of(assessment, assessment.Hosts[0]);
+        return HostReadiness.Of(assessment, assessment.Hosts[0]);
     }
 
     private static ReadinessLine Line(Lab lab, string item) => Lines(lab).Single(l => l.Item.Id == item);

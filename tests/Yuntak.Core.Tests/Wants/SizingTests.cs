@@ -1,10 +1,13 @@
 using CsCheck;
-using Yuntak.Core.Bench;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using Yuntak.Formats.Intake;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Wants;
@@ -424,9 +427,7 @@ public class SizingTests
         split.Sentence.ShouldBe("glazelog split: wiki and notes is a guest of its own");
         split.Lab.Guests.Select(g => g.Wants.Single().ProfileId).ShouldBe(["database", "wiki"]);
         split.Lab.Guests[1].Placement.ShouldBe(split.Lab.Guests[0].Placement);
-        Should
-            .Throw<EditRefused>(() => GuestEdits.Split(new GuestId("glazelog"), 0)(split.Lab))
-            .Message.ShouldContain("only one thing to do");
+        Should.Throw<Refused>(() => GuestEdits.Split(new GuestId("glazelog"), 0)(split.Lab)).Message.ShouldContain("only one thing to do");
     }
 
     private static ByteSize Bulk(params (string Id, double Value)[] load) => Of("camera-recorder", load).Bulk;

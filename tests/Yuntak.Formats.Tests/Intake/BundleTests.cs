@@ -1,9 +1,12 @@
 using System.Diagnostics;
 using System.Text;
 using CsCheck;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;

@@ -1,4 +1,3 @@
-using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Formats.Intake;
 using Yuntak.Tests;

@@ -1,5 +1,7 @@
 using System.Diagnostics;
 using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.Intake;
 
 namespace Yuntak.Formats.Tests.Intake;

@@ -1,6 +1,7 @@
 using System.Text;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
 using Yuntak.Tests;

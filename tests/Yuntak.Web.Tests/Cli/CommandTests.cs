@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Text.Json;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Web.Tests.Cli;
 

@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
@@ -65,10 +66,10 @@ public sealed class LabStoreTests : IDisposable
     public async Task Nothing_to_undo_is_said_plainly()
     {
         var head = await store.HeadAsync(Pointer.Draft);
-        (await Should.ThrowAsync<EditRefused>(() => store.UndoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
+        (await Should.ThrowAsync<Refused>(() => store.UndoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
             "There is nothing to take back."
         );
-        (await Should.ThrowAsync<EditRefused>(() => store.RedoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
+        (await Should.ThrowAsync<Refused>(() => store.RedoAsync(Pointer.Draft, head.Revision))).Message.ShouldBe(
             "There is nothing to do again."
         );
     }
@@ -107,15 +108,15 @@ public sealed class LabStoreTests : IDisposable
     {
         var old = await store.HeadAsync(Pointer.Draft);
         await Commit(Give(4));
-        (await Should.ThrowAsync<EditRefused>(() => store.UndoAsync(Pointer.Draft, old.Revision))).Message.ShouldContain("notes: memory");
+        (await Should.ThrowAsync<Refused>(() => store.UndoAsync(Pointer.Draft, old.Revision))).Message.ShouldContain("notes: memory");
     }
 
     [Fact]
     public async Task A_revision_from_nowhere_is_refused()
     {
         var built = await store.HeadAsync(Pointer.AsBuilt);
-        await Should.ThrowAsync<EditRefused>(() => store.CommitAsync(Pointer.Draft, 9_999, Give(4)));
-        await Should.ThrowAsync<EditRefused>(() => store.CommitAsync(Pointer.Draft, built.Revision, Give(4)));
+        await Should.ThrowAsync<Refused>(() => store.CommitAsync(Pointer.Draft, 9_999, Give(4)));
+        await Should.ThrowAsync<Refused>(() => store.CommitAsync(Pointer.Draft, built.Revision, Give(4)));
     }
 
     [Fact]
@@ -123,9 +124,7 @@ public sealed class LabStoreTests : IDisposable
     {
         var before = await store.HistoryAsync(Pointer.Draft, 100);
         var head = await store.HeadAsync(Pointer.Draft);
-        await Should.ThrowAsync<EditRefused>(() =>
-            store.CommitAsync(Pointer.Draft, head.Revision, GuestEdits.Remove(new GuestId("nobody")))
-        );
+        await Should.ThrowAsync<Refused>(() => store.CommitAsync(Pointer.Draft, head.Revision, GuestEdits.Remove(new GuestId("nobody"))));
         (await store.HistoryAsync(Pointer.Draft, 100)).ShouldBe(before);
     }
 

@@ -1,5 +1,6 @@
 using System.Net;
 using AngleSharp.Dom;
+using Yuntak.Core.Labs;
 
 namespace Yuntak.Web.Tests.Http;
 

@@ -1,6 +1,8 @@
 using System.Text;
 using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 
 namespace Yuntak.Web.Tests.Http;
 

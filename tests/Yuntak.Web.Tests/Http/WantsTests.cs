@@ -3,7 +3,9 @@ using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
 using Microsoft.AspNetCore.Http;
 using Microsoft.Extensions.Primitives;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Pages.Wants;
 
@@ -185,7 +187,7 @@ public sealed class WantsTests(Site site) : IClassFixture<Site>
         LabFile
             .Read(await site.Client.GetStringAsync("/files/lab.yaml"))
             .Lab!.Guests.First(g => g.Name == "glazelog")
-            .Kind.ShouldBe(Core.Labs.GuestKind.Machine);
+            .Kind.ShouldBe(Core.Profiles.GuestKind.Machine);
         await site.Send(await site.Get("/Bench?guest=signpost"), "#nest", ("engine", ""));
     }
 

@@ -1,5 +1,8 @@
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench.Rules;
@@ -19,7 +22,7 @@ public sealed class MemoryOver : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Memory.Fit == Fit.Over
         select Info.On(

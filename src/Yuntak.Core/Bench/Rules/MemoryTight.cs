@@ -1,5 +1,7 @@
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench.Rules;
@@ -19,7 +21,7 @@ public sealed class MemoryTight : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Memory.Share is > MemoryBudget.TightShare and <= 1
         select Info.On(

@@ -1,6 +1,8 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Bench.Rules;
 
@@ -19,7 +21,7 @@ public sealed class NoPoolForGuest : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from guest in host.Guests
         let placement = guest.Guest.Placement

@@ -1,6 +1,9 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -21,7 +24,7 @@ public sealed class NotPlaced : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.NotPlaced
         select Info.On(
             Subject.Of(guest.Guest),
@@ -37,7 +40,7 @@ public sealed class NotPlaced : IRule
         return $"{guest.Memory}, {guest.Vcpu} virtual processor{(guest.Vcpu == 1 ? "" : "s")} and a {guest.SystemDisk} disk{bulk}";
     }
 
-    private static IEnumerable<Fix> Fixes(Assessment lab, Sizing guest)
+    private static IEnumerable<Fix> Fixes(Sums lab, Sizing guest)
     {
         var best = FitCheck
             .OnEveryHost(lab, guest.Guest)

@@ -2,6 +2,8 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench.Rules;
@@ -21,7 +23,7 @@ public sealed class PoolPastComfort : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Fit == Fit.Tight

@@ -2,7 +2,8 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Bench.Rules;
@@ -14,7 +15,7 @@ internal static class Relief
     private const int HostsTried = 3;
 
     /// <summary>Moves that bring a host's memory back to comfort.</summary>
-    public static IEnumerable<Fix> Memory(Assessment lab, HostAssessment host)
+    public static IEnumerable<Fix> Memory(Sums lab, HostAssessment host)
     {
         var shares = host.Memory.Shares.ToDictionary(s => s.Guest.Id, s => s.Committed.Bytes);
         var excess = host.Memory.Committed.Value - (host.Memory.Total * MemoryBudget.TightShare);
@@ -22,7 +23,7 @@ internal static class Relief
     }
 
     /// <summary>Moves that bring a host's busiest hour back to comfort.</summary>
-    public static IEnumerable<Fix> Processor(Assessment lab, HostAssessment host)
+    public static IEnumerable<Fix> Processor(Sums lab, HostAssessment host)
     {
         var p = host.Processor;
         var excess = p.Peak.Value.Value - (p.Effective.Value.Value * ProcessorBudget.TightShare);
@@ -30,7 +31,7 @@ internal static class Relief
     }
 
     /// <summary>Moves of volumes that bring a pool back under its comfort line.</summary>
-    public static IEnumerable<Fix> Pool(Assessment lab, HostAssessment host, PoolBudget pool)
+    public static IEnumerable<Fix> Pool(Sums lab, HostAssessment host, PoolBudget pool)
     {
         foreach (
             var guest in host
@@ -61,7 +62,7 @@ internal static class Relief
     }
 
     /// <param name="relief">How much of the excess a guest's leaving takes away: 1 is just enough.</param>
-    private static IEnumerable<Fix> Moves(Assessment lab, HostAssessment host, Func<Sizing, double> relief)
+    private static IEnumerable<Fix> Moves(Sums lab, HostAssessment host, Func<Sizing, double> relief)
     {
         var guests = host.Guests.Where(s => relief(s) >= 1).OrderByDescending(s => s.Guest.Importance).ThenBy(relief).Take(GuestsTried);
         var targets = lab.Hosts.Where(h => h != host).OrderByDescending(h => h.Memory.Spare).Take(HostsTried).ToList();

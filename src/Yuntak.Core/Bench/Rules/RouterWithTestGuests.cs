@@ -1,7 +1,9 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Bench.Rules;
 
@@ -20,7 +22,7 @@ public sealed class RouterWithTestGuests : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let router = host.Guests.FirstOrDefault(g => g.Follows(ProfileBook.Router))
         where router is not null

@@ -1,6 +1,9 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks.Rules;
 
@@ -19,7 +22,7 @@ public sealed class FillsSoon : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         let growth = pool.Growth(host.Guests)
@@ -31,6 +34,6 @@ public sealed class FillsSoon : IRule
             $"{growth.After(0).ToDecimalString()} now, {growth.After(Quarter).ToDecimalString()} in 90 days, comfortable up to {pool.Room.Comfort.ToDecimalString()}."
         );
 
-    internal const double Quarter = 90 / 365.25;
-    internal const double Month = 30 / 365.25;
+    internal const double Quarter = 90 / Duration.DaysPerYear;
+    internal const double Month = 30 / Duration.DaysPerYear;
 }

@@ -1,6 +1,8 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Disks.Rules;
 
@@ -19,7 +21,7 @@ public sealed class FullSoon : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         let growth = pool.Growth(host.Guests)

@@ -2,6 +2,8 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks.Rules;
@@ -21,7 +23,7 @@ public sealed class GuestDisksOnParity : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Pool.Family == PoolFamily.CopyOnWrite && pool.Pool.Layout.StripedParity() > 0 && pool.Groups.All(g => g.HasEnough)

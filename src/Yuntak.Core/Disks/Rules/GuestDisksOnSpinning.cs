@@ -3,6 +3,9 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks.Rules;
@@ -22,7 +25,7 @@ public sealed class GuestDisksOnSpinning : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Disks.Count > 0 && pool.Disks.All(d => d.Kind == DiskKind.Spinning)

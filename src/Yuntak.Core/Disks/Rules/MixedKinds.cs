@@ -2,6 +2,8 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Disks.Rules;
 
@@ -20,7 +22,7 @@ public sealed class MixedKinds : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Disks.Select(d => d.IsFlash).Distinct().Count() > 1

@@ -3,6 +3,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Disks.Rules;
 
@@ -21,7 +22,7 @@ public sealed class NamesDiffer : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from kind in new[] { ContentKind.GuestDisks }
         let pools = lab.Hosts.SelectMany(h => h.Pools.Where(p => p.Pool.Takes.Contains(kind)).Select(p => (Host: h, Pool: p))).ToList()
         let names = pools.GroupBy(p => p.Pool.Pool.Name, StringComparer.OrdinalIgnoreCase).OrderByDescending(g => g.Count()).ToList()

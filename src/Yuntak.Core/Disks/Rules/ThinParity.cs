@@ -1,8 +1,8 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks.Rules;
@@ -22,7 +22,7 @@ public sealed class ThinParity : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Pool.Layout == PoolLayout.Parity1
@@ -46,7 +46,7 @@ public sealed class ThinParity : IRule
             yield return $"disks of {pool.Disks.Max(d => d.Size).ToDecimalString()}";
         }
 
-        if (pool.Disks.Any(d => d.HoursRun > OldDisk.OldHours))
+        if (pool.Disks.Any(d => d.HoursRun > Disk.OldHours))
         {
             yield return "disks past five years";
         }

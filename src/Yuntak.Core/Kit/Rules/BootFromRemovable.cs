@@ -2,6 +2,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -20,7 +21,7 @@ public sealed class BootFromRemovable : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from disk in host.Host.Disks
         where disk.Kind is DiskKind.Usb or DiskKind.Card

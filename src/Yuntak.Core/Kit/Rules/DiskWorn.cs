@@ -1,6 +1,8 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit.Rules;
@@ -20,7 +22,7 @@ public sealed class DiskWorn : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let worn = host.Host.Disks.Where(d => d.Health is { Worn: true }).ToList()
         where worn.Count > 0

@@ -3,6 +3,8 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -21,7 +23,7 @@ public sealed class GuestsOnBootDisk : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         where pool.Disks.Any(d => d.IsBoot)

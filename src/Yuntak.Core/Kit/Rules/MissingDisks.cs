@@ -1,5 +1,6 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit.Rules;
@@ -12,7 +13,7 @@ namespace Yuntak.Core.Kit.Rules;
 internal sealed record MissingDisks(HostAssessment Host, PoolBudget Pool, int Survives, string Words)
 {
     /// <summary>Every pool of a lab that misses disks.</summary>
-    public static IEnumerable<MissingDisks> In(Assessment lab) =>
+    public static IEnumerable<MissingDisks> In(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
         let all = pool.Pool.DiskIds.Count

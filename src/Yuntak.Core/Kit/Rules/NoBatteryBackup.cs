@@ -3,6 +3,8 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -21,7 +23,7 @@ public sealed class NoBatteryBackup : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Host.BatteryBackup == false
         let pools = host

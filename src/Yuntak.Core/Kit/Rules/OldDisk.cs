@@ -1,6 +1,8 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit.Rules;
@@ -8,9 +10,6 @@ namespace Yuntak.Core.Kit.Rules;
 /// <summary>Disks past five years fail more often.</summary>
 public sealed class OldDisk : IRule
 {
-    /// <summary>Five years in hours.</summary>
-    public const double OldHours = 43_800;
-
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -23,9 +22,9 @@ public sealed class OldDisk : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
-        let old = host.Host.Disks.Where(d => d.HoursRun > OldHours).ToList()
+        let old = host.Host.Disks.Where(d => d.HoursRun > Disk.OldHours).ToList()
         where old.Count > 0
         select Info.On(
             Subject.Of(host.Host),

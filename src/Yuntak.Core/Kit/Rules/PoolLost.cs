@@ -1,6 +1,8 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -19,7 +21,7 @@ public sealed class PoolLost : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from pool in MissingDisks.In(lab)
         where pool.Survives < 0
         select Info.On(

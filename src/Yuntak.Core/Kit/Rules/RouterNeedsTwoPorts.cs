@@ -2,7 +2,9 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -21,7 +23,7 @@ public sealed class RouterNeedsTwoPorts : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Host.NetworkPorts is < 2
         from guest in host.Guests

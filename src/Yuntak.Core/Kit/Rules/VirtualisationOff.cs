@@ -3,6 +3,8 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Kit.Rules;
 
@@ -21,7 +23,7 @@ public sealed class VirtualisationOff : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Host.Processor.Virtualisation == false
         let machines = host.Guests.Where(g => g.Guest.Kind == GuestKind.Machine).Select(g => g.Guest).ToList()
@@ -34,7 +36,7 @@ public sealed class VirtualisationOff : IRule
             () => Fixes(lab, host.Host, machines)
         );
 
-    private static IEnumerable<Fix> Fixes(Assessment lab, Host host, List<Guest> machines)
+    private static IEnumerable<Fix> Fixes(Sums lab, Host host, List<Guest> machines)
     {
         yield return new Fix(
             "I have switched it on",

@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>A bridge between network ports.</summary>

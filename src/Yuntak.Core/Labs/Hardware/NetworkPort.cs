@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>A network port that is really there.</summary>

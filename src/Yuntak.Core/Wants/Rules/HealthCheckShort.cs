@@ -2,6 +2,8 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wants.Rules;
@@ -21,7 +23,7 @@ public sealed class HealthCheckShort : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
         where guest.Guest.HealthCheckMinutes < guest.FirstStartMinutes
         select Info.On(

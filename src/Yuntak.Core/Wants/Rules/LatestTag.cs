@@ -2,6 +2,8 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
 
@@ -20,7 +22,7 @@ public sealed class LatestTag : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests.Select(g => g.Guest)
         where guest.Kind == GuestKind.AppStack && guest.Image is { Length: > 0 } && !guest.Image.Contains('@', StringComparison.Ordinal)
         where AppStacks.Tag(guest.Image!) is null or "latest"

@@ -1,8 +1,11 @@
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
 
@@ -21,7 +24,7 @@ public sealed class MachineOnlyService : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
         where guest.Guest.Kind != GuestKind.Machine
         from profile in guest.Profiles

@@ -2,7 +2,8 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Units;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
 
@@ -24,7 +25,7 @@ public sealed class MemoryGenerous : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
         where guest.Memory > Times * guest.AdvisedMemory.Value
         select Info.On(

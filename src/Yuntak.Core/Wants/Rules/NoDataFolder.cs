@@ -3,6 +3,8 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
 
@@ -21,7 +23,7 @@ public sealed class NoDataFolder : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests.Select(g => g.Guest)
         where guest.Kind == GuestKind.AppStack && guest.Folders.Count == 0
         let folder = AppStacks.DefaultFolder(guest.Name)

@@ -3,6 +3,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
 
@@ -21,7 +22,7 @@ public sealed class WrongFamily : IRule
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Finding> Check(Assessment lab) =>
+    public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from guest in host.AllGuests
         where guest.Guest.MadeFor is { } family && !ProcessorFamily.Runs(host.Host.Processor.Architecture, family)
@@ -32,7 +33,7 @@ public sealed class WrongFamily : IRule
             () => Moves(lab, guest)
         );
 
-    private static IEnumerable<Fix> Moves(Assessment lab, Sizing guest) =>
+    private static IEnumerable<Fix> Moves(Sums lab, Sizing guest) =>
         lab
             .Hosts.Where(h => ProcessorFamily.Runs(h.Host.Processor.Architecture, guest.Guest.MadeFor!))
             .Where(h => FitCheck.Of(lab, guest.Guest, h.Host) is { CanGo: true } answer && answer.Fit <= Fit.Tight)

@@ -1,5 +1,6 @@
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing.Kit;
 

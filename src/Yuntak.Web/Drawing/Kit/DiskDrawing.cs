@@ -1,9 +1,11 @@
 using System.Xml.Linq;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
-using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing.Kit;
 
@@ -78,7 +80,7 @@ internal static class DiskDrawing
 
     private static Severity? Wrong(Disk disk) =>
         disk.Health is { Failing: true } ? Severity.Stop
-        : disk.Health is { LostSectors: true } or { Worn: true } || disk.HoursRun > OldDisk.OldHours ? Severity.Mind
+        : disk.Health is { LostSectors: true } or { Worn: true } || disk.HoursRun > Core.Labs.Disk.OldHours ? Severity.Mind
         : null;
 
     /// <summary>A kernel name without the namespace that every NVMe disk has, and never too long for its place.</summary>

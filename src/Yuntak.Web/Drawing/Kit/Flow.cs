@@ -1,4 +1,6 @@
 using System.Xml.Linq;
+using Yuntak.Core.Base;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing.Kit;
 

@@ -1,4 +1,6 @@
 using Microsoft.AspNetCore.Html;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 
 namespace Yuntak.Web.Drawing.Kit;
 

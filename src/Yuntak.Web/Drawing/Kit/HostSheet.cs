@@ -1,5 +1,6 @@
 using System.Xml.Linq;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Web.Drawing.Kit;

@@ -1,5 +1,7 @@
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing.Kit;
 

@@ -2,6 +2,8 @@ using System.Xml.Linq;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using Yuntak.Data;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Web.Drawing.Kit;
 

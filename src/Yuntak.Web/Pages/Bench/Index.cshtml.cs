@@ -2,8 +2,13 @@ using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
+using Yuntak.Web.Pages.Disks;
+using Yuntak.Web.Pages.Kit;
+using Yuntak.Web.Pages.Runbook;
 using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
 

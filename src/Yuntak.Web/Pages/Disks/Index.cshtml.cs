@@ -1,11 +1,20 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Data;
+using Yuntak.Formats.Intake;
+using Yuntak.Web.Pages.Bench;
+using Yuntak.Web.Pages.Kit;
+using Yuntak.Web.Pages.Runbook;
+using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Disks;
@@ -63,7 +72,7 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
             {
                 Wear = WearOf(open.Disk);
             }
-            catch (EditRefused refused)
+            catch (Refused refused)
             {
                 WearProblem = refused.Message;
             }
@@ -79,7 +88,7 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
         var used = string.IsNullOrWhiteSpace(UsedOfIt) ? disk.Size : Typed.Size(UsedOfIt, "Of it used", Prefixes.Decimal, "GB");
         var warranty = Typed.OptionalNumber(Warranty, "Warranty, years") is > 0 and var years ? years : 5;
         return daily == ByteSize.Zero || used == ByteSize.Zero || disk.Size == ByteSize.Zero
-            ? throw new EditRefused("Nothing written, or nothing used: it lasts.")
+            ? throw new Refused("Nothing written, or nothing used: it lasts.")
             : (
                 FlashWear.Years(rated, daily),
                 FlashWear.DriveWritesPerDay(rated, disk.Size, warranty),
@@ -99,7 +108,7 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
         Form = PoolForm.Read(Request.Form);
         return await ChangeFromFormAsync(
             PoolEdits.Change(new HostId(host), pool, Form.ToPool),
-            $"/Disks?host={Uri.EscapeDataString(host)}&pool={Uri.EscapeDataString(Form.Name.Trim())}"
+            $"/Disks?host={Uri.EscapeDataString(host)}&pool={Uri.EscapeDataString(Form["name"].Trim())}"
         );
     }
 
@@ -111,18 +120,38 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
     public Task<IActionResult> OnPostReplaceAsync(string host, string pool, string disk, string? by) =>
         ChangeAsync(
             string.IsNullOrEmpty(by)
-                ? _ => throw new EditRefused("Choose the disk that takes its place.")
+                ? _ => throw new Refused("Choose the disk that takes its place.")
                 : PoolEdits.ReplaceDisk(new HostId(host), pool, disk, by),
             then: Back(host, "pool", pool)
         );
 
     /// <summary>Makes a pool of a layout that was chosen.</summary>
-    public Task<IActionResult> OnPostMakeAsync(string host, string name, string layout, PoolFamily family, string[] disk) =>
+    /// <param name="host">The host.</param>
+    /// <param name="name">What it is to be called.</param>
+    /// <param name="layout">The layout as the chooser writes it.</param>
+    /// <param name="family">The family's word.</param>
+    /// <param name="disk">Its disks.</param>
+    /// <param name="age">The age of its disks as it was typed into the chooser.</param>
+    /// <param name="spare">Whether a spare lies ready, as the chooser was told.</param>
+    public Task<IActionResult> OnPostMakeAsync(
+        string host,
+        string name,
+        string layout,
+        string family,
+        string[] disk,
+        string? age,
+        [FromForm(Name = "spare")] bool spare
+    ) =>
         ChangeAsync(
             lab =>
             {
                 var (kind, groups) = DiskText.Layout(layout);
-                return HostEdits.AddPool(new HostId(host), new Pool(name, kind, family, Ordered(lab, host, disk), Groups: groups))(lab);
+                var pool = new Pool(name, kind, LabWords.Families.Read(family, "Family"), Ordered(lab, host, disk), Groups: groups)
+                {
+                    AgeYears = Typed.OptionalNumber(age, "Their age"),
+                    SpareReady = spare,
+                };
+                return HostEdits.AddPool(new HostId(host), pool)(lab);
             },
             then: Back(host, "pool", name)
         );

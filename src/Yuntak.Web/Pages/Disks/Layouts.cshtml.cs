@@ -1,10 +1,13 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Data;
+using Yuntak.Formats.Intake;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Disks;
@@ -80,7 +83,7 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
                 Found = ForDisks();
             }
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             Problem = refused.Message;
         }
@@ -106,7 +109,7 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
         var offers = Enumerable.Range(0, Offers).Select(OfferTyped).OfType<DiskOffer>().ToList();
         if (offers.Count == 0)
         {
-            throw new EditRefused("Name at least one disk you could buy, by its size.");
+            throw new Refused("Name at least one disk you could buy, by its size.");
         }
 
         var found = offers.SelectMany(o => LayoutChooser.ForNeed(need, survives, o, Spare).Select(c => (Way: c, Offer: (DiskOffer?)o)));
@@ -127,7 +130,7 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
         return new DiskOffer(
             new DiskSpec(Typed.Size(size, $"Offer {n + 1}", Prefixes.Decimal, "TB")),
             Typed.OptionalNumber(Offer(n, "price"), $"Offer {n + 1}, its price") ?? 0,
-            Enum.TryParse<DiskCondition>(Offer(n, "condition"), out var condition) ? condition : DiskCondition.New,
+            Offer(n, "condition") is { Length: > 0 } word ? DiskWords.Conditions.Read(word, $"Offer {n + 1}, how") : DiskCondition.New,
             Typed.OptionalNumber(Offer(n, "warranty"), $"Offer {n + 1}, its warranty") ?? 0,
             Typed.OptionalNumber(Offer(n, "age"), $"Offer {n + 1}, its age") ?? 0
         );

@@ -1,78 +1,55 @@
-using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Data;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Disks;
 
 /// <summary>What was typed about a pool, kept as typed so that nothing is lost when something in it is wrong.</summary>
-public sealed record PoolForm(
-    string Name,
-    PoolLayout Layout,
-    string Groups,
-    PoolFamily Family,
-    string Used,
-    IReadOnlyList<ContentKind> Takes,
-    string Encrypted,
-    string KeyPlaces,
-    string ScrubDays,
-    bool Thin,
-    string Compression
-)
+public sealed class PoolForm
 {
-    /// <summary>The form of a pool that is there.</summary>
-    public static PoolForm Of(Pool pool) =>
-        new(
-            pool.Name,
-            pool.Layout,
-            pool.Groups.ToString(CultureInfo.InvariantCulture),
-            pool.Family,
-            pool.AlreadyUsed == ByteSize.Zero ? "" : pool.AlreadyUsed.ToExactString(),
-            [.. pool.Takes],
-            pool.Encrypted.YesNo() ?? "",
-            string.Join('\n', pool.KeyPlaces),
-            pool.ScrubDays?.ToString(CultureInfo.InvariantCulture) ?? "",
-            pool.Thin,
-            pool.Compression is 1 ? "" : Numbers.Short(pool.Compression)
-        );
+    /// <summary>What some members are called in the form.</summary>
+    private static readonly Dictionary<string, string> Called = new(StringComparer.Ordinal) { ["already-used"] = "used" };
 
-    /// <summary>The form as posted.</summary>
-    public static PoolForm Read(IFormCollection form) =>
-        new(
-            form["name"].ToString(),
-            Enum.TryParse<PoolLayout>(form["layout"], out var layout) ? layout : PoolLayout.Single,
-            form["groups"].ToString(),
-            Enum.TryParse<PoolFamily>(form["family"], out var family) ? family : PoolFamily.BlockArray,
-            form["used"].ToString(),
-            [.. form["takes"].Select(t => Enum.TryParse<ContentKind>(t, out var kind) ? kind : (ContentKind?)null).OfType<ContentKind>()],
-            form["encrypted"].ToString(),
-            form["key-places"].ToString(),
-            form["scrub-days"].ToString(),
-            form["thin"].ToString() == "1",
-            form["compression"].ToString()
-        );
+    private static readonly string[] Boxes = ["thin", "spare-ready"];
+
+    private readonly FormFields fields;
+    private readonly IReadOnlyList<string> takes;
+
+    private PoolForm(FormFields fields, IReadOnlyList<string> takes) => (this.fields, this.takes) = (fields, takes);
+
+    /// <summary>What was typed into a field; nothing when it was left empty.</summary>
+    public string this[string field] => fields[field];
+
+    /// <summary>Whether a kind of content was ticked.</summary>
+    public bool Takes(ContentKind kind) => takes.Contains(LabWords.Contents.Word(kind));
+
+    /// <summary>The form of a pool that is there.</summary>
+    public static PoolForm Of(Pool pool)
+    {
+        var values = FormFields.From(HostShapes.Pool, pool, Called);
+        values["used"] = pool.AlreadyUsed == Core.Units.ByteSize.Zero ? "" : values["used"];
+        values["compression"] = pool.Compression is 1 ? "" : values["compression"];
+        values["encrypted"] = pool.Encrypted.YesNo() ?? "";
+        values["key-places"] = string.Join('\n', pool.KeyPlaces);
+        return new PoolForm(new FormFields(values), [.. pool.Takes.Select(LabWords.Contents.Word)]);
+    }
+
+    /// <summary>The form as posted. A box that was not ticked does not come.</summary>
+    public static PoolForm Read(IFormCollection form)
+    {
+        var posted = Boxes.Aggregate(FormFields.Of(form), (f, box) => f.With(box, f[box].Length > 0 ? "true" : "false"));
+        return new PoolForm(posted, [.. form["takes"].OfType<string>()]);
+    }
 
     /// <summary>The pool with what was typed.</summary>
-    /// <exception cref="EditRefused">Something typed does not make sense.</exception>
+    /// <exception cref="Refused">Something typed does not make sense.</exception>
     public Pool ToPool(Pool before) =>
-        before with
+        fields.Into(HostShapes.Pool, before, called: Called) with
         {
-            Name = Name,
-            Layout = Layout,
-            Groups = Typed.OptionalWhole(Groups, "Groups", 1, 60) ?? 1,
-            Family = Family,
-            AlreadyUsed = Typed.OptionalSize(Used, "Already used") ?? ByteSize.Zero,
-            Takes = [.. Takes.Distinct()],
-            Encrypted = Encrypted switch
-            {
-                "yes" => true,
-                "no" => false,
-                _ => null,
-            },
-            KeyPlaces = [.. KeyPlaces.Split('\n').Select(Names.Clean).Where(p => p.Length > 0)],
-            ScrubDays = Typed.OptionalWhole(ScrubDays, "Days between scrubs", 0, 3660),
-            Thin = Thin,
-            Compression = Typed.OptionalNumber(Compression, "Compression") ?? 1,
+            Takes = [.. takes.Select(t => LabWords.Contents.Read(t, "What it is for")).Distinct()],
+            KeyPlaces = [.. fields["key-places"].Split('\n').Select(Names.Clean).Where(p => p.Length > 0)],
         };
 }

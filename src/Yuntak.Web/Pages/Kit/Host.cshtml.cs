@@ -1,11 +1,13 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Shapes;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 
@@ -21,15 +23,15 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
 
     public HostForm Form { get; private set; } = HostForm.Empty;
 
-    public string DiskLines { get; private set; } = "";
+    public string DiskLinesTyped { get; private set; } = "";
 
     public string PoolName { get; private set; } = "";
 
     public string PoolUsed { get; private set; } = "";
 
-    public PoolLayout PoolLayout { get; private set; } = PoolLayout.Mirror;
+    public string PoolLayout { get; private set; } = LabWords.Layouts.Word(Core.Labs.PoolLayout.Mirror);
 
-    public PoolFamily PoolFamily { get; private set; } = PoolFamily.CopyOnWrite;
+    public string PoolFamily { get; private set; } = LabWords.Families.Word(Core.Labs.PoolFamily.CopyOnWrite);
 
     public IReadOnlyList<string> PoolDisks { get; private set; } = [];
 
@@ -49,7 +51,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
 
         Form =
             Host is not null ? HostForm.Of(Host)
-            : Like is not null ? HostForm.Of(Like) with { Name = "" }
+            : Like is not null ? HostForm.Of(Like).Named("")
             : HostForm.Empty;
         return Page();
     }
@@ -63,7 +65,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         }
 
         Form = HostForm.Read(Request.Form);
-        DiskLines = disks ?? "";
+        DiskLinesTyped = disks ?? "";
         return await ChangeFromFormAsync(
             Host is not null ? HostEdits.Change(Host.Id, h => KitCorrections.NoteAll(h, Corrected(Form.ToHost(h), gone), clock.Today()))
                 : Like is not null ? Copy(Like.Id)
@@ -76,8 +78,8 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         string id,
         string? pool,
         string[] disk,
-        PoolLayout layout,
-        PoolFamily family,
+        string? layout,
+        string? family,
         string? used
     )
     {
@@ -87,12 +89,18 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         }
 
         Form = HostForm.Of(Host!);
-        (PoolName, PoolUsed, PoolLayout, PoolFamily, PoolDisks) = (pool ?? "", used ?? "", layout, family, disk);
+        (PoolName, PoolUsed, PoolLayout, PoolFamily, PoolDisks) = (pool ?? "", used ?? "", layout ?? "", family ?? "", disk);
         return await ChangeFromFormAsync(
             lab =>
                 HostEdits.AddPool(
                     Host!.Id,
-                    new Pool(PoolName, layout, family, [.. disk], Typed.OptionalSize(used, "Already used") ?? default)
+                    new Pool(
+                        PoolName,
+                        LabWords.Layouts.Read(layout, "Layout"),
+                        LabWords.Families.Read(family, "Family"),
+                        [.. disk],
+                        Typed.OptionalSize(used, "Already used") ?? default
+                    )
                 )(lab),
             $"/Kit/Host/{Uri.EscapeDataString(id)}#pools"
         );
@@ -113,7 +121,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         lab =>
         {
             var host = Form.ToHost(null);
-            host = host with { Disks = [.. DiskText.Read(DiskLines, Form.Name, [])] };
+            host = host with { Disks = [.. DiskLines.Read(DiskLinesTyped, Form["name"], [])] };
             host = host with { Pools = propose ? PoolProposal.For(host.Disks) : [] };
             return HostEdits.Add(host)(lab);
         };
@@ -122,11 +130,11 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
     private Edit Copy(HostId like) =>
         lab =>
         {
-            var copied = KitEdits.Copy(like, Names.Checked(Form.Name, "host"))(lab);
+            var copied = KitEdits.Copy(like, Names.Checked(Form["name"], "host"))(lab);
             var id = copied.Lab.Hosts[^1].Id;
             var typed = HostEdits.Change(
                 id,
-                h => Form.ToHost(h) with { Disks = [.. h.Disks, .. DiskText.Read(DiskLines, h.Name, h.Disks)] }
+                h => Form.ToHost(h) with { Disks = [.. h.Disks, .. DiskLines.Read(DiskLinesTyped, h.Name, h.Disks)] }
             )(copied.Lab);
             return copied with { Lab = typed.Lab };
         };
@@ -139,14 +147,12 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         var inPool = host.Pools.FirstOrDefault(p => p.DiskIds.Any(gone.Contains));
         if (inPool is not null)
         {
-            throw new EditRefused(
-                $"A disk marked as gone belongs to the pool {inPool.Name}. Take that pool apart first, or leave the disk."
-            );
+            throw new Refused($"A disk marked as gone belongs to the pool {inPool.Name}. Take that pool apart first, or leave the disk.");
         }
 
         return host with
         {
-            Disks = [.. kept, .. DiskText.Read(DiskLines, host.Name, kept)],
+            Disks = [.. kept, .. DiskLines.Read(DiskLinesTyped, host.Name, kept)],
         };
     }
 

@@ -1,29 +1,22 @@
-using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Kit;
 
 /// <summary>What was typed about a host, kept as typed so that nothing is lost when something in it is wrong.</summary>
-public sealed record HostForm(
-    string Name,
-    string Description,
-    string Architecture,
-    string Sockets,
-    string Cores,
-    string Threads,
-    string Memory,
-    string Virtualisation,
-    string NetworkPorts,
-    string BatteryBackup,
-    string IdleWatts,
-    string FullWatts
-)
+public sealed class HostForm
 {
-    private const string Yes = "yes";
-    private const string No = "no";
+    private static readonly string[] NotAsked = ["id", "read-on", "read-from-tools", "powers-on", "address-fixed"];
+    private static readonly string[] NotOfProcessor = ["model"];
+    private readonly FormFields fields;
+
+    private HostForm(FormFields fields) => this.fields = fields;
+
+    /// <summary>What was typed into a field; nothing when it was left empty.</summary>
+    public string this[string field] => fields[field];
 
     /// <summary>Whether the processor was read and is not asked for.</summary>
     public bool HasProcessor { get; init; }
@@ -32,94 +25,70 @@ public sealed record HostForm(
     public bool HasMemory { get; init; }
 
     /// <summary>An empty form.</summary>
-    public static HostForm Empty => new("", "", "x86_64", "1", "4", "8", "16 GiB", "", "", "", "", "");
+    public static HostForm Empty =>
+        new(
+            new FormFields(
+                new Dictionary<string, string>(StringComparer.Ordinal)
+                {
+                    ["architecture"] = "x86_64",
+                    ["sockets"] = "1",
+                    ["cores"] = "4",
+                    ["threads"] = "8",
+                    ["memory"] = "16 GiB",
+                }
+            )
+        );
 
     /// <summary>The form of a host that is there.</summary>
-    public static HostForm Of(Host host) =>
-        new(
-            host.Name,
-            host.Description,
-            host.Processor.Architecture,
-            Text(host.Processor.Sockets),
-            Text(host.Processor.Cores),
-            Text(host.Processor.Threads),
-            host.Memory.ToExactString(),
-            Text(host.Processor.Virtualisation),
-            Text(host.NetworkPorts),
-            Text(host.BatteryBackup),
-            Text(host.IdleWatts),
-            Text(host.FullWatts)
-        );
+    public static HostForm Of(Host host)
+    {
+        var values = FormFields.From(HostShapes.Host, host);
+        foreach (var (name, value) in FormFields.From(HostShapes.Processor, host.Processor))
+        {
+            values[name] = value;
+        }
+
+        values["virtualisation"] = host.Processor.Virtualisation.YesNo() ?? "";
+        values["battery-backup"] = host.BatteryBackup.YesNo() ?? "";
+        return new HostForm(new FormFields(values));
+    }
 
     /// <summary>The form for a host that was just read.</summary>
     public static HostForm Of(HostReading reading) =>
-        Empty with
+        new(
+            Empty
+                .fields.With("name", reading.HostName ?? "")
+                .With("virtualisation", reading.Processor?.Virtualisation.YesNo() ?? "")
+                .With("network-ports", reading.Hardware.Ports.Count(p => !p.Wireless) is > 0 and var ports ? $"{ports}" : "")
+                .With("battery-backup", reading.Hardware.Battery is null ? "" : "yes")
+        )
         {
-            Name = reading.HostName ?? "",
-            Virtualisation = Text(reading.Processor?.Virtualisation),
-            NetworkPorts = reading.Hardware.Ports.Count(p => !p.Wireless) is > 0 and var ports ? Text(ports) : "",
-            BatteryBackup = reading.Hardware.Battery is null ? "" : Yes,
             HasProcessor = reading.Processor is not null,
             HasMemory = reading.Memory is not null,
         };
 
     /// <summary>The form as posted. Fields that were not asked for keep the defaults of an empty form.</summary>
-    public static HostForm Read(IFormCollection form)
-    {
-        string Field(string name, string otherwise) => form.TryGetValue(name, out var value) ? value.ToString() : otherwise;
-        var empty = Empty;
-        return new HostForm(
-            Field("name", ""),
-            Field("description", ""),
-            Field("architecture", empty.Architecture),
-            Field("sockets", empty.Sockets),
-            Field("cores", empty.Cores),
-            Field("threads", empty.Threads),
-            Field("memory", empty.Memory),
-            Field("virtualisation", ""),
-            Field("network-ports", ""),
-            Field("battery-backup", ""),
-            Field("idle-watts", ""),
-            Field("full-watts", "")
-        );
-    }
+    /// <param name="form">What was posted.</param>
+    /// <param name="reading">What was read of the host, where it was.</param>
+    public static HostForm Read(IFormCollection form, HostReading? reading = null) =>
+        new(FormFields.Of(form).All.Aggregate(Empty.fields, (fields, f) => fields.With(f.Key, f.Value)))
+        {
+            HasProcessor = reading?.Processor is not null,
+            HasMemory = reading?.Memory is not null,
+        };
+
+    /// <summary>The same form for a host of another name.</summary>
+    public HostForm Named(string name) => new(fields.With("name", name)) { HasProcessor = HasProcessor, HasMemory = HasMemory };
 
     /// <summary>The host that was described.</summary>
     /// <param name="before">The host as it was; null for a new one.</param>
-    /// <exception cref="EditRefused">Something typed does not make sense.</exception>
+    /// <exception cref="Refused">Something typed does not make sense.</exception>
     public Host ToHost(Host? before)
     {
-        var processor = new Processor(
-            Names.Clean(Architecture) is { Length: > 0 and < 40 } architecture ? architecture : "unknown",
-            Typed.Whole(Sockets, "Sockets", 1, 64),
-            Typed.Whole(Cores, "Cores", 1, 4096),
-            Typed.Whole(Threads, "Threads", 1, 32_768),
-            Known(Virtualisation),
-            before?.Processor.Model
-        );
-        var host = before ?? new Host(new HostId("new"), Name, Description, processor, default);
-        return host with
+        var start = before ?? HostShapes.Host.Blank with { Id = new HostId("new") };
+        return fields.Into(HostShapes.Host, start, NotAsked) with
         {
-            Name = Name,
-            Description = Description.Length > 200 ? throw new EditRefused("A description has 200 characters at most.") : Description,
-            Processor = processor,
-            Memory = Typed.Size(Memory, "Memory"),
-            NetworkPorts = Typed.OptionalWhole(NetworkPorts, "Network ports", 0, 256),
-            BatteryBackup = Known(BatteryBackup),
-            IdleWatts = Typed.OptionalNumber(IdleWatts, "Watts at rest"),
-            FullWatts = Typed.OptionalNumber(FullWatts, "Watts at full load"),
+            Processor = fields.Into(HostShapes.Processor, start.Processor, NotOfProcessor),
         };
     }
-
-    private static bool? Known(string text) =>
-        text switch
-        {
-            Yes => true,
-            No => false,
-            _ => null,
-        };
-
-    private static string Text(bool? known) => known.YesNo() ?? "";
-
-    private static string Text(IFormattable? number) => number?.ToString(null, CultureInfo.InvariantCulture) ?? "";
 }

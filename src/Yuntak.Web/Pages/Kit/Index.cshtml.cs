@@ -3,7 +3,12 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Data;
+using Yuntak.Web.Pages.Bench;
+using Yuntak.Web.Pages.Disks;
+using Yuntak.Web.Pages.Runbook;
+using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Kit;

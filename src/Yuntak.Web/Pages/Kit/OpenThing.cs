@@ -1,5 +1,6 @@
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Kit;
 

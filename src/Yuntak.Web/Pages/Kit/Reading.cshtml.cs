@@ -1,9 +1,12 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 
@@ -46,7 +49,7 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             return NotFound();
         }
 
-        Form = HostForm.Read(Request.Form) with { HasProcessor = Reading.Processor is not null, HasMemory = Reading.Memory is not null };
+        Form = HostForm.Read(Request.Form, Reading);
         return await ChangeFromFormAsync(
             lab =>
             {

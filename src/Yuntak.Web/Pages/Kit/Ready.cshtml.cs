@@ -1,8 +1,9 @@
 using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 
@@ -24,7 +25,7 @@ public sealed class ReadyModel(DeskService desks, LabStore store, TimeProvider c
             return NotFound();
         }
 
-        (Host, Lines) = (host.Host, Readiness.Of(Desk.Assessment, host));
+        (Host, Lines) = (host.Host, HostReadiness.Of(Desk.Assessment, host));
         return Page();
     }
 

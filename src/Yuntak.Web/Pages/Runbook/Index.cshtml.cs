@@ -1,10 +1,14 @@
 using Microsoft.AspNetCore.Mvc;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Data;
+using Yuntak.Web.Pages.Bench;
+using Yuntak.Web.Pages.Disks;
+using Yuntak.Web.Pages.Kit;
+using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Runbook;
@@ -39,11 +43,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>The app stack a section builds, if it builds one.</summary>
     public Guest? ComposeOf(RunbookSection section) =>
-        section.Change.Kind == ChangeKind.GuestBuilt
-        && section.Change.Guest is { } id
-        && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest
-            ? guest
-            : null;
+        section.Builds is { } id && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest ? guest : null;
 
     /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
     private Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step) =>

@@ -1,10 +1,14 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
@@ -62,12 +66,12 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         if (profile is not null && Book.Find(profile) is { } chosen)
         {
             Profiles = [chosen];
-            Form = GuestForm.New(chosen) with
-            {
-                Loads = Request
+            Form = GuestForm.New(
+                chosen,
+                Request
                     .Query.Where(q => q.Key.StartsWith("load-0-", StringComparison.Ordinal))
-                    .ToDictionary(q => q.Key, q => q.Value.ToString(), StringComparer.Ordinal),
-            };
+                    .Select(q => KeyValuePair.Create(q.Key, q.Value.ToString()))
+            );
             TrySize(posted: false);
         }
 
@@ -133,7 +137,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
     public Task<IActionResult> OnPostRemoveAsync(string id) => ChangeAsync(GuestEdits.Remove(new GuestId(id)), then: "/Wants");
 
     private async Task<string> IdNowAsync(string? id) =>
-        id ?? (await Store.HeadAsync(Pointer.Draft)).Lab.Guests.Last(g => g.Name == Names.Clean(Form.Name)).Id.Value;
+        id ?? (await Store.HeadAsync(Pointer.Draft)).Lab.Guests.Last(g => g.Name == Names.Clean(Form["name"])).Id.Value;
 
     private Guest? Edit(string id)
     {
@@ -171,7 +175,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         {
             Sizing = Sizing.Of(Desk.Lab, Form.ToGuest(Profiles, Id is null ? null : Desk.Lab.Guest(new GuestId(Id)), posted));
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             SizeProblem = refused.Message;
         }

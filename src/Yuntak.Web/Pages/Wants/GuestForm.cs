@@ -1,6 +1,8 @@
 using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Web.Shared;
@@ -8,26 +10,7 @@ using Yuntak.Web.Shared;
 namespace Yuntak.Web.Pages.Wants;
 
 /// <summary>What was typed about a guest, kept as typed so that nothing is lost when something in it is wrong.</summary>
-public sealed record GuestForm(
-    string Name,
-    GuestKind Kind,
-    Importance Importance,
-    string Vcpu,
-    string Memory,
-    string SystemDisk,
-    string Bulk,
-    string ShrinkTo,
-    string Image,
-    string Folders,
-    string Engine,
-    bool Privileged,
-    string MadeFor,
-    string HealthCheck,
-    string GrowsMonthly,
-    string GrowsYearly,
-    string GiveOrTake,
-    IReadOnlyDictionary<string, string> Loads
-)
+public sealed class GuestForm
 {
     /// <summary>The answer that an app stack's engine gets a system container of its own.</summary>
     public const string OwnContainer = "+system-container";
@@ -35,124 +18,100 @@ public sealed record GuestForm(
     /// <summary>The answer that an app stack's engine gets a machine of its own.</summary>
     public const string OwnMachine = "+machine";
 
+    /// <summary>What some members are called in the form.</summary>
+    private static readonly Dictionary<string, string> Called = new(StringComparer.Ordinal)
+    {
+        ["may-shrink-to"] = "shrink",
+        ["health-check-minutes"] = "health-check",
+    };
+
+    /// <summary>Members that a form does not set: who it is, how far it has come, and where it runs, which is asked otherwise.</summary>
+    private static readonly string[] NotAsked = ["id", "life", "runs-in"];
+
+    private static readonly string[] Folded = ["image", "shrink", "made-for", "health-check", "grows-monthly", "grows-yearly"];
+
+    private readonly FormFields fields;
+
+    private GuestForm(FormFields fields) => this.fields = fields;
+
+    /// <summary>What was typed into a field; nothing when it was left empty.</summary>
+    public string this[string field] => fields[field];
+
+    /// <summary>The packaging that was chosen; a machine while it is no such word.</summary>
+    public GuestKind Kind => ProfileWords.Kinds.TryRead(fields["kind"], out var kind) ? kind : GuestKind.Machine;
+
+    /// <summary>Where an app stack's engine runs.</summary>
+    public string Engine => fields["engine"];
+
+    /// <summary>Whether anything was typed that is folded away at first.</summary>
+    public bool HasMore => Kind == GuestKind.AppStack || Folded.Any(f => fields[f].Length > 0);
+
     /// <summary>The form of a guest that is there.</summary>
     public static GuestForm Of(Guest guest)
     {
-        Dictionary<string, string> loads = new(StringComparer.Ordinal);
-        for (var n = 0; n < guest.Wants.Count; n++)
+        var values = FormFields.From(GuestShapes.Guest, guest, Called);
+        values["folders"] = string.Join('\n', guest.Folders.Select(f => $"{f.HostPath} {f.ContainerPath}{(f.ReadOnly ? " ro" : "")}"));
+        values["engine"] = guest.RunsIn?.Value ?? "";
+        values["grows-monthly"] = guest.Growth is { } growth && growth.PerMonth > ByteSize.Zero ? growth.PerMonth.ToExactString() : "";
+        values["grows-yearly"] = Percent(guest.Growth?.ShareAYear);
+        values["give-or-take"] = Percent(guest.Growth?.GiveOrTake);
+        foreach (var (want, n) in guest.Wants.Select((w, n) => (w, n)))
         {
-            foreach (var load in guest.Wants[n].Load)
+            foreach (var load in want.Load)
             {
-                loads[$"load-{n}-{load.Id}"] = load.Value.ToString(CultureInfo.InvariantCulture);
+                values[$"load-{n}-{load.Id}"] = load.Value.ToString(CultureInfo.InvariantCulture);
             }
         }
 
-        return new GuestForm(
-            guest.Name,
-            guest.Kind,
-            guest.Importance,
-            guest.Overrides.Vcpu?.ToString(CultureInfo.InvariantCulture) ?? "",
-            guest.Overrides.Memory?.ToExactString() ?? "",
-            guest.Overrides.SystemDisk?.ToExactString() ?? "",
-            guest.Overrides.Bulk?.ToExactString() ?? "",
-            guest.MayShrinkTo?.ToExactString() ?? "",
-            guest.Image ?? "",
-            string.Join('\n', guest.Folders.Select(f => $"{f.HostPath} {f.ContainerPath}{(f.ReadOnly ? " ro" : "")}")),
-            guest.RunsIn?.Value ?? "",
-            guest.Privileged,
-            guest.MadeFor ?? "",
-            guest.HealthCheckMinutes?.ToString(CultureInfo.InvariantCulture) ?? "",
-            guest.Growth is { } growth && growth.PerMonth > ByteSize.Zero ? growth.PerMonth.ToExactString() : "",
-            Percent(guest.Growth?.ShareAYear),
-            Percent(guest.Growth?.GiveOrTake),
-            loads
-        );
+        return new GuestForm(new FormFields(values));
     }
 
     /// <summary>The form for a new guest of a profile.</summary>
-    public static GuestForm New(Profile profile) =>
+    /// <param name="profile">The profile.</param>
+    /// <param name="loads">Loads that were asked for already, by the names of their fields.</param>
+    public static GuestForm New(Profile profile, IEnumerable<KeyValuePair<string, string>> loads) =>
         new(
-            "",
-            profile.Advised[0],
-            Importance.Should,
-            "",
-            "",
-            "",
-            "",
-            "",
-            "",
-            "",
-            "",
-            false,
-            "",
-            "",
-            "",
-            "",
-            "",
-            new Dictionary<string, string>(StringComparer.Ordinal)
+            new FormFields(
+                new Dictionary<string, string>(loads, StringComparer.Ordinal)
+                {
+                    ["kind"] = ProfileWords.Kinds.Word(profile.Advised[0]),
+                    ["importance"] = LabWords.Importances.Word(Importance.Should),
+                }
+            )
         );
 
-    /// <summary>The form as posted.</summary>
-    public static GuestForm Read(IFormCollection form) =>
-        new(
-            form["name"].ToString(),
-            Enum.TryParse<GuestKind>(form["kind"], out var kind) ? kind : GuestKind.Machine,
-            Enum.TryParse<Importance>(form["importance"], out var importance) ? importance : Importance.Should,
-            form["vcpu"].ToString(),
-            form["memory"].ToString(),
-            form["system-disk"].ToString(),
-            form["bulk"].ToString(),
-            form["shrink"].ToString(),
-            form["image"].ToString(),
-            form["folders"].ToString(),
-            form["engine"].ToString(),
-            form["privileged"].ToString() == "1",
-            form["made-for"].ToString(),
-            form["health-check"].ToString(),
-            form["grows-monthly"].ToString(),
-            form["grows-yearly"].ToString(),
-            form["give-or-take"].ToString(),
-            form.Where(f => f.Key.StartsWith("load-", StringComparison.Ordinal))
-                .ToDictionary(f => f.Key, f => f.Value.ToString(), StringComparer.Ordinal)
-        );
+    /// <summary>The form as posted. A box that was not ticked does not come.</summary>
+    public static GuestForm Read(IFormCollection form)
+    {
+        var posted = FormFields.Of(form);
+        return new GuestForm(posted.With("privileged", posted["privileged"].Length > 0 ? "true" : "false"));
+    }
 
     /// <summary>What stands in a load's field.</summary>
     public string Load(int want, LoadSpec load) =>
-        Loads.GetValueOrDefault($"load-{want}-{load.Id}", load.Default.ToString(CultureInfo.InvariantCulture));
+        fields.Has($"load-{want}-{load.Id}") ? fields[$"load-{want}-{load.Id}"] : load.Default.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>The guest that was described.</summary>
     /// <param name="profiles">The profiles of its wants, in order.</param>
     /// <param name="before">The guest as it was; null for a new one.</param>
     /// <param name="posted">Whether the form came back from the browser, where an empty box means no.</param>
-    /// <exception cref="EditRefused">Something typed does not make sense.</exception>
+    /// <exception cref="Refused">Something typed does not make sense.</exception>
     public Guest ToGuest(IReadOnlyList<Profile> profiles, Guest? before, bool posted)
     {
-        var overrides = new SizeOverrides(
-            Typed.OptionalWhole(Vcpu, "Processors", 1, 4096),
-            Typed.OptionalSize(Memory, "Memory"),
-            Typed.OptionalSize(SystemDisk, "System disk"),
-            Typed.OptionalSize(Bulk, "Bulk data")
-        );
+        var start = before ?? new Guest(new GuestId("new"), "", GuestKind.Machine, [], SizeOverrides.None);
+        var typed = fields.Into(GuestShapes.Guest, start, NotAsked, Called);
         var folders = FoldersTyped();
-        if (before is null && Kind == GuestKind.AppStack && folders.Count == 0)
+        if (before is null && typed.Kind == GuestKind.AppStack && folders.Count == 0)
         {
-            folders = [AppStacks.DefaultFolder(Name)];
+            folders = [AppStacks.DefaultFolder(typed.Name)];
         }
 
-        return (before ?? new Guest(new GuestId("new"), Name, Kind, [], overrides)) with
+        return typed with
         {
-            Name = Name,
-            Kind = Kind,
-            Importance = Importance,
-            Overrides = overrides,
-            MayShrinkTo = Typed.OptionalSize(ShrinkTo, "May shrink to"),
-            Image = Names.Clean(Image) is { Length: > 0 } image ? ImageChecked(image) : null,
             Folders = folders,
-            RunsIn = Kind == GuestKind.AppStack && Engine.Length > 0 && OwnEngine is null ? new GuestId(Engine) : null,
-            Privileged = Privileged && Kind == GuestKind.SystemContainer,
-            MadeFor = Names.Clean(MadeFor) is { Length: > 0 } family ? FamilyChecked(family) : null,
+            RunsIn = typed.Kind == GuestKind.AppStack && Engine.Length > 0 && OwnEngine is null ? new GuestId(Engine) : null,
+            Privileged = typed.Privileged && typed.Kind == GuestKind.SystemContainer,
             Growth = GrowthTyped(),
-            HealthCheckMinutes = Typed.OptionalWhole(HealthCheck, "Its health check waits", 0, 1440),
             Wants = [.. profiles.Select((p, n) => new Want(p.Id, LoadTyped(p, n, posted)))],
         };
     }
@@ -168,46 +127,38 @@ public sealed record GuestForm(
 
     private Growth? GrowthTyped()
     {
-        if (string.IsNullOrWhiteSpace(GrowsMonthly + GrowsYearly))
+        if (string.IsNullOrWhiteSpace(fields["grows-monthly"] + fields["grows-yearly"]))
         {
             return null;
         }
 
-        var yearly = Typed.OptionalNumber(GrowsYearly, "Grows a year, in %") ?? 0;
-        var give = Typed.OptionalNumber(GiveOrTake, "Give or take, in %") ?? 0;
+        var yearly = Typed.OptionalNumber(fields["grows-yearly"], "Grows a year, in %") ?? 0;
+        var give = Typed.OptionalNumber(fields["give-or-take"], "Give or take, in %") ?? 0;
         return yearly > 1000 || give > 100
-            ? throw new EditRefused("Growth is at most 1,000 % a year, give or take at most 100 %.")
-            : new Growth(Typed.OptionalSize(GrowsMonthly, "Grows a month") ?? ByteSize.Zero, yearly / 100, give / 100);
+            ? throw new Refused("Growth is at most 1,000 % a year, give or take at most 100 %.")
+            : new Growth(Typed.OptionalSize(fields["grows-monthly"], "Grows a month") ?? ByteSize.Zero, yearly / 100, give / 100);
     }
-
-    private static string FamilyChecked(string family) =>
-        family.Length > 40 || family.Any(char.IsWhiteSpace)
-            ? throw new EditRefused("A processor family is one word, such as x86_64 or aarch64.")
-            : family;
-
-    private static string ImageChecked(string image) =>
-        image.Any(char.IsWhiteSpace) ? throw new EditRefused("An image's name has no spaces in it.") : image;
 
     private ValueList<LoadValue> LoadTyped(Profile profile, int want, bool posted)
     {
         List<LoadValue> values = [];
         foreach (var load in profile.Loads)
         {
-            var typed = Loads.GetValueOrDefault($"load-{want}-{load.Id}");
-            if (typed is null && !(posted && load.YesNo))
+            var name = $"load-{want}-{load.Id}";
+            if (!fields.Has(name) && !(posted && load.YesNo))
             {
                 continue;
             }
 
             var value = 0.0;
-            if (typed is not null && !Numbers.TryParse(typed, out value))
+            if (fields.Has(name) && !Numbers.TryParse(fields[name], out value))
             {
-                throw new EditRefused(
-                    $"{load.Label}: a number from {Numbers.Short(load.Min)} to {Numbers.Short(load.Max)} belongs here, not «{Names.Clean(typed)}»."
+                throw new Refused(
+                    $"{load.Label}: a number from {Numbers.Short(load.Min)} to {Numbers.Short(load.Max)} belongs here, not «{Names.Short(Names.Clean(fields[name]))}»."
                 );
             }
 
-            Core.Wants.Loads.Check(profile, load.Id, value);
+            Core.Profiles.Loads.Check(profile, load.Id, value);
             values.Add(new LoadValue(load.Id, value));
         }
 
@@ -217,7 +168,7 @@ public sealed record GuestForm(
     private ValueList<FolderMount> FoldersTyped()
     {
         List<FolderMount> folders = [];
-        foreach (var line in Folders.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+        foreach (var line in fields["folders"].Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
             if (
@@ -227,8 +178,8 @@ public sealed record GuestForm(
                 || (words.Length == 3 && words[2] != "ro")
             )
             {
-                throw new EditRefused(
-                    $"Data folders: a line is «/folder/on/host /folder/in/container», perhaps with «ro» behind it, not «{Names.Clean(line)}»."
+                throw new Refused(
+                    $"Data folders: a line is «/folder/on/host /folder/in/container», perhaps with «ro» behind it, not «{Names.Short(Names.Clean(line))}»."
                 );
             }
 

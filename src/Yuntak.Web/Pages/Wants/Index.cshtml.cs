@@ -1,9 +1,18 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
+using Yuntak.Web.Pages.Bench;
+using Yuntak.Web.Pages.Disks;
+using Yuntak.Web.Pages.Kit;
+using Yuntak.Web.Pages.Runbook;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Wants;
@@ -26,7 +35,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
             foreach (var family in lab.Guests.Where(g => !waiting.Contains(g)).GroupBy(g => g.Leading.Family).OrderBy(g => g.Key))
             {
-                yield return new Group(family.Key, FamilyWords.Of(family.Key), [.. family]);
+                yield return new Group(family.Key, family.Key.Words(), [.. family]);
             }
         }
     }
@@ -34,11 +43,11 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     /// <summary>What can be done to several guests at once, with the words for it.</summary>
     public static readonly IReadOnlyList<(string Value, string Words)> BulkChanges =
     [
-        .. Enum.GetValues<Importance>().Select(i => (i.ToString(), i.Words())),
-        .. Enum.GetValues<GuestKind>().Select(k => (k.ToString(), $"become {(k == GuestKind.AppStack ? "app stacks" : k.Words() + "s")}")),
-        ("Advice", "follow the advice again"),
-        ("TakeOff", "come off their hosts"),
-        ("Remove", "leave the lab"),
+        .. LabWords.Importances.Values.Select(i => (LabWords.Importances.Word(i), i.Words())),
+        .. ProfileWords.Kinds.Values.Select(k => (ProfileWords.Kinds.Word(k), $"become {k.Words()}s")),
+        ("advice", "follow the advice again"),
+        ("take-off", "come off their hosts"),
+        ("remove", "leave the lab"),
     ];
 
     /// <summary>The guests that were ticked when a change was refused.</summary>
@@ -56,14 +65,14 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         BulkChange = change;
         List<GuestId> ids = [.. guests.Distinct(StringComparer.Ordinal).Select(g => new GuestId(g))];
         return ChangeFromFormAsync(
-            Enum.TryParse<Importance>(change, out var importance) && Enum.IsDefined(importance) ? BulkEdits.Matter(ids, importance)
-                : Enum.TryParse<GuestKind>(change, out var kind) && Enum.IsDefined(kind) ? BulkEdits.Package(ids, kind)
+            LabWords.Importances.TryRead(change, out var importance) ? BulkEdits.Matter(ids, importance)
+                : ProfileWords.Kinds.TryRead(change, out var kind) ? BulkEdits.Package(ids, kind)
                 : change switch
                 {
-                    "Advice" => BulkEdits.FollowAdvice(ids),
-                    "TakeOff" => BulkEdits.TakeOff(ids),
-                    "Remove" => BulkEdits.Remove(ids),
-                    _ => _ => throw new EditRefused("Choose what should happen to them."),
+                    "advice" => BulkEdits.FollowAdvice(ids),
+                    "take-off" => BulkEdits.TakeOff(ids),
+                    "remove" => BulkEdits.Remove(ids),
+                    _ => _ => throw new Refused("Choose what should happen to them."),
                 },
             "/Wants"
         );

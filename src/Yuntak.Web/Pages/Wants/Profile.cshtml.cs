@@ -1,8 +1,11 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
@@ -104,7 +107,7 @@ public sealed class ProfileModel(DeskService desks, LabStore store) : LabPageMod
         try
         {
             var profile = Form.ToProfile(Id ?? FreeId(Form["name"]), Before);
-            Problems = [.. ProfileChecks.Problems(profile).Select(p => $"{p.Part}: {p.Text}")];
+            Problems = [.. ProfileShapes.Profile.Problems(profile).Select(p => $"{p.Path}: {p.Text}")];
             if (Problems.Count > 0)
             {
                 return null;
@@ -119,7 +122,7 @@ public sealed class ProfileModel(DeskService desks, LabStore store) : LabPageMod
             ];
             return profile;
         }
-        catch (EditRefused refused)
+        catch (Refused refused)
         {
             Problems = [refused.Message];
             return null;

@@ -1,8 +1,11 @@
 using System.Globalization;
-using Yuntak.Core.Edits;
+using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
+using Yuntak.Formats.Intake;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Pages.Wants;
@@ -27,7 +30,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
         {
             ["name"] = profile.Name,
             ["summary"] = profile.Summary,
-            ["family"] = profile.Family.ToString(),
+            ["family"] = ProfileWords.Families.Word(profile.Family),
             ["advice"] = profile.Advice,
             ["caution"] = profile.Caution ?? "",
             ["needs"] = string.Join('\n', profile.Needs),
@@ -38,7 +41,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
         };
         for (var n = 0; n < profile.Advised.Count; n++)
         {
-            fields[$"advised.{profile.Advised[n]}"] = $"{n + 1}";
+            fields[$"advised.{ProfileWords.Kinds.Word(profile.Advised[n])}"] = $"{n + 1}";
         }
 
         for (var n = 0; n < profile.Loads.Count; n++)
@@ -67,7 +70,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
                 fields[row + ".published"] = term.Trade ? "" : "1";
                 foreach (var kind in term.Only)
                 {
-                    fields[$"{row}.only.{kind}"] = "1";
+                    fields[$"{row}.only.{ProfileWords.Kinds.Word(kind)}"] = "1";
                 }
             }
         }
@@ -87,7 +90,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
     /// <summary>The profile that was described.</summary>
     /// <param name="id">Its id.</param>
     /// <param name="before">The profile it was made from: hours left as they were keep their exact weights.</param>
-    /// <exception cref="EditRefused">A field holds no number where one belongs; the message names it.</exception>
+    /// <exception cref="Refused">A field holds no number where one belongs; the message names it.</exception>
     public Profile ToProfile(string id, Profile before)
     {
         var profile = before with
@@ -95,7 +98,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
             Id = id,
             Name = Names.Clean(this["name"]),
             Summary = Names.Clean(this["summary"]),
-            Family = Enum.TryParse<Family>(this["family"], out var family) ? family : before.Family,
+            Family = ProfileWords.Families.Read(this["family"], "Family"),
             Advice = Names.Clean(this["advice"]),
             Caution = Names.Clean(this["caution"]) is { Length: > 0 } caution ? caution : null,
             Needs = [.. this["needs"].Split('\n').Select(Names.Clean).Where(n => n.Length > 0)],
@@ -108,8 +111,10 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
             MemoryFloorGiB = Typed.OptionalNumber(this["memory-floor"], "The least memory that makes sense") ?? 0,
             Advised =
             [
-                .. Enum.GetValues<GuestKind>()
-                    .Select(k => (Kind: k, Rank: Typed.OptionalWhole(this[$"advised.{k}"], $"{k.Words()}, advised", 1, 3)))
+                .. ProfileWords
+                    .Kinds.Values.Select(k =>
+                        (Kind: k, Rank: Typed.OptionalWhole(this[$"advised.{ProfileWords.Kinds.Word(k)}"], $"{k.Words()}, advised", 1, 3))
+                    )
                     .Where(k => k.Rank is not null)
                     .OrderBy(k => k.Rank)
                     .Select(k => k.Kind),
@@ -130,7 +135,7 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
     {
         var label = Names.Clean(this[row + ".label"]);
         double Amount(string field, string what) =>
-            Typed.OptionalNumber(this[$"{row}.{field}"], $"{label}, {what}") ?? throw new EditRefused($"{label}: say {what}.");
+            Typed.OptionalNumber(this[$"{row}.{field}"], $"{label}, {what}") ?? throw new Refused($"{label}: say {what}.");
         return new LoadSpec(
             Names.Clean(this[row + ".id"]) is { Length: > 0 } id ? id : Names.Slug(label),
             label,
@@ -151,13 +156,13 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
         var label = Names.Clean(this[row + ".label"]);
         var amount =
             Typed.OptionalNumber(this[row + ".amount"], $"{terms.Label}, {label}")
-            ?? throw new EditRefused($"{terms.Label}, {label}: say how much.");
+            ?? throw new Refused($"{terms.Label}, {label}: say how much.");
         var same = before.FirstOrDefault(b => Number(b.Amount) == Number(amount));
         return new Term(
             label,
             same?.Amount ?? amount,
             [.. this[row + ".per"].Split([' ', ','], StringSplitOptions.RemoveEmptyEntries)],
-            [.. Enum.GetValues<GuestKind>().Where(k => this[$"{row}.only.{k}"] == "1")],
+            [.. ProfileWords.Kinds.Values.Where(k => this[$"{row}.only.{ProfileWords.Kinds.Word(k)}"] == "1")],
             Trade: this[row + ".published"] != "1"
         );
     }

@@ -1,7 +1,8 @@
 using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Data;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Shared;

@@ -1,0 +1,50 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Bench;
+
+/// <summary>The sums of a lab, worked out once: the size of every guest, the budgets of every host. What stands out in them is an assessment.</summary>
+public class Sums
+{
+    private readonly Dictionary<GuestId, Sizing> sizings;
+    private readonly Dictionary<HostId, HostAssessment> hosts;
+
+    /// <summary>Works a lab out.</summary>
+    protected Sums(Lab lab)
+    {
+        Lab = lab;
+        var book = lab.Book;
+        var inner = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
+        Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id]))];
+        sizings = Guests.ToDictionary(s => s.Guest.Id);
+        var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
+        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]]))];
+        hosts = Hosts.ToDictionary(h => h.Host.Id);
+    }
+
+    /// <summary>The lab.</summary>
+    public Lab Lab { get; }
+
+    /// <summary>Every host, in the lab's order.</summary>
+    public IReadOnlyList<HostAssessment> Hosts { get; }
+
+    /// <summary>Every guest, sized, in the lab's order.</summary>
+    public IReadOnlyList<Sizing> Guests { get; }
+
+    /// <summary>The guests that are asked for but on no host.</summary>
+    public IEnumerable<Sizing> NotPlaced => Guests.Where(s => HostOf(s.Guest) is null);
+
+    /// <summary>The sums of a lab.</summary>
+    public static Sums Of(Lab lab) => new(lab);
+
+    /// <summary>The size of a guest.</summary>
+    public Sizing Guest(GuestId id) => sizings[id];
+
+    /// <summary>The host of that id, if there is one.</summary>
+    public HostAssessment? Host(HostId? id) => id is { } known ? hosts.GetValueOrDefault(known) : null;
+
+    /// <summary>The host a guest is put on, itself or inside another guest, if any.</summary>
+    public HostAssessment? HostOf(Guest guest) =>
+        guest.RunsIn is { } outer ? Host(sizings.GetValueOrDefault(outer)?.Guest.Placement?.Host) : Host(guest.Placement?.Host);
+}

@@ -1,0 +1,11 @@
+using Yuntak.Core.Base;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>What is made of a host: nothing of it is read from the host's own tools.</summary>
+/// <param name="Pools">How the disks are joined.</param>
+public sealed record HostPlan(ValueList<Pool> Pools = default)
+{
+    /// <summary>Nothing planned.</summary>
+    public static readonly HostPlan None = new();
+}

@@ -1,0 +1,340 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>The shapes of a guest and what belongs to it.</summary>
+public static class GuestShapes
+{
+    private static readonly Codec<string> Path = Codecs.Text(400);
+
+    /// <summary>The least memory a guest is given.</summary>
+    public static readonly ByteSize LeastMemory = ByteSize.FromMiB(16);
+
+    private static readonly Shape<Want> Want = new(
+        "want",
+        new Want(""),
+        Of<Want>.Always(
+            "profile",
+            nameof(Profiles.Want.ProfileId),
+            "what it is for",
+            Codecs.Text(Names.LongestName),
+            "",
+            w => w.ProfileId,
+            (w, v) => w with { ProfileId = v }
+        ),
+        new NumberMap<Want>(
+            "load",
+            nameof(Profiles.Want.Load),
+            "load",
+            w => w.Load.Select(l => (l.Id, l.Value)),
+            (w, v) => w with { Load = [.. v.Select(l => new LoadValue(l.Name, l.Value))] }
+        ).Explained("what is left out follows the profile")
+    );
+
+    private static readonly Shape<FolderMount> Folder = new(
+        "folder",
+        new FolderMount("", ""),
+        Of<FolderMount>.Always(
+            "host",
+            nameof(FolderMount.HostPath),
+            "folder outside",
+            Path,
+            "",
+            f => f.HostPath,
+            (f, v) => f with { HostPath = v }
+        ),
+        Of<FolderMount>.Always(
+            "container",
+            nameof(FolderMount.ContainerPath),
+            "folder inside",
+            Path,
+            "",
+            f => f.ContainerPath,
+            (f, v) => f with { ContainerPath = v }
+        ),
+        Of<FolderMount>.Value(
+            "read-only",
+            nameof(FolderMount.ReadOnly),
+            "only read",
+            Codecs.Flag(),
+            false,
+            f => f.ReadOnly,
+            (f, v) => f with { ReadOnly = v }
+        )
+    );
+
+    /// <summary>Where a guest is. In a file the host is named, in the model known by its id.</summary>
+    private static readonly Shape<Placement> Place = new(
+        "place",
+        new Placement(new HostId("")),
+        Of<Placement>.Always(
+            "host",
+            nameof(Placement.Host),
+            "host",
+            Codecs.Text(100),
+            "",
+            p => p.Host.Value,
+            (p, v) => p with { Host = new HostId(v) }
+        ),
+        Of<Placement>
+            .MaybeText(
+                "system-pool",
+                nameof(Placement.SystemPool),
+                "pool",
+                Codecs.Text(100),
+                p => p.SystemPool,
+                (p, v) => p with { SystemPool = v }
+            )
+            .NoneIs("none"),
+        Of<Placement>
+            .MaybeText(
+                "bulk-pool",
+                nameof(Placement.BulkPool),
+                "pool for bulk data",
+                Codecs.Text(100),
+                p => p.BulkPool,
+                (p, v) => p with { BulkPool = v }
+            )
+            .NoneIs("none")
+    );
+
+    private static readonly Shape<Growth> Growth = new(
+        "growth",
+        new Growth(),
+        Of<Growth>.Value(
+            "per-month",
+            nameof(Labs.Growth.PerMonth),
+            "grows a month",
+            Codecs.Size(Prefixes.Decimal),
+            default,
+            g => g.PerMonth,
+            (g, v) => g with { PerMonth = v }
+        ),
+        Of<Growth>.Value(
+            "share-a-year",
+            nameof(Labs.Growth.ShareAYear),
+            "grows a year, as a share",
+            Codecs.Number(0, 10),
+            0,
+            g => g.ShareAYear,
+            (g, v) => g with { ShareAYear = v }
+        ),
+        Of<Growth>.Value(
+            "give-or-take",
+            nameof(Labs.Growth.GiveOrTake),
+            "give or take, as a share",
+            Codecs.Number(0, 1),
+            0,
+            g => g.GiveOrTake,
+            (g, v) => g with { GiveOrTake = v }
+        )
+    );
+
+    /// <summary>A guest. Figures beside the advice are silent here: their words say what comes of them.</summary>
+    public static readonly Shape<Guest> Guest = new(
+        "guest",
+        new Guest(new GuestId(""), "", GuestKind.Machine, [], SizeOverrides.None),
+        Of<Guest>.Always("name", nameof(Labs.Guest.Name), "called", Codecs.Name("guest"), "", g => g.Name, (g, v) => g with { Name = v }),
+        new ScalarOf<Guest, string>(
+            "id",
+            nameof(Labs.Guest.Id),
+            "id",
+            Codecs.Text(100),
+            g => (g.Id.Value.Length > 0, g.Id.Value),
+            (g, v) => g with { Id = new GuestId(v.Value ?? "") }
+        )
+            .LeftOutWhen((g, id) => id == Names.Slug(g.Name))
+            .IsSilent()
+            .Explained("written only when it no longer follows from the name; keep it"),
+        Of<Guest>.Always(
+            "kind",
+            nameof(Labs.Guest.Kind),
+            "packaged as",
+            Codecs.Word(ProfileWords.Kinds),
+            GuestKind.Machine,
+            g => g.Kind,
+            (g, v) => g with { Kind = v }
+        ),
+        new Parts<Guest, Want>(
+            "wants",
+            nameof(Labs.Guest.Wants),
+            "want",
+            () => Want,
+            w => w.ProfileId,
+            g => g.Wants,
+            (g, v) => g with { Wants = v }
+        )
+        {
+            Most = 50,
+            Always = true,
+        }
+            .Saying((_, _) => "load changed")
+            .IsKnown()
+            .IsNeeded(),
+        Of<Guest>
+            .Value(
+                "importance",
+                nameof(Labs.Guest.Importance),
+                "how much it matters",
+                Codecs.Word(LabWords.Importances),
+                Importance.Should,
+                g => g.Importance,
+                (g, v) => g with { Importance = v }
+            )
+            .Saying((_, g) => g.Importance.Words())
+            .IsKnown(),
+        Of<Guest>
+            .Maybe(
+                "vcpu",
+                "Overrides.Vcpu",
+                "virtual processors",
+                Codecs.Whole(1, 4096),
+                g => g.Overrides.Vcpu,
+                (g, v) => g with { Overrides = g.Overrides with { Vcpu = v } }
+            )
+            .IsSilent()
+            .Explained("stands beside the advice, like the three sizes; leave out to follow it"),
+        Of<Guest>
+            .Maybe(
+                "memory",
+                "Overrides.Memory",
+                "memory",
+                Codecs.Size(Prefixes.Binary, LeastMemory),
+                g => g.Overrides.Memory,
+                (g, v) => g with { Overrides = g.Overrides with { Memory = v } }
+            )
+            .IsSilent(),
+        Of<Guest>
+            .Maybe(
+                "may-shrink-to",
+                nameof(Labs.Guest.MayShrinkTo),
+                "may shrink to",
+                Codecs.Size(Prefixes.Binary, LeastMemory),
+                g => g.MayShrinkTo,
+                (g, v) => g with { MayShrinkTo = v }
+            )
+            .NoneIs("no")
+            .Explained("machines only"),
+        Of<Guest>
+            .Maybe(
+                "system-disk",
+                "Overrides.SystemDisk",
+                "system disk",
+                Codecs.Size(Prefixes.Binary),
+                g => g.Overrides.SystemDisk,
+                (g, v) => g with { Overrides = g.Overrides with { SystemDisk = v } }
+            )
+            .IsSilent(),
+        Of<Guest>
+            .Maybe(
+                "bulk",
+                "Overrides.Bulk",
+                "bulk data",
+                Codecs.Size(Prefixes.Binary),
+                g => g.Overrides.Bulk,
+                (g, v) => g with { Overrides = g.Overrides with { Bulk = v } }
+            )
+            .IsSilent(),
+        Of<Guest>
+            .MaybeText("image", nameof(Labs.Guest.Image), "image", Codecs.OneWord(400), g => g.Image, (g, v) => g with { Image = v })
+            .NoneIs("none")
+            .Explained("app stacks only, like folders"),
+        new Parts<Guest, FolderMount>(
+            "folders",
+            nameof(Labs.Guest.Folders),
+            "folder",
+            () => Folder,
+            f => f.HostPath + " " + f.ContainerPath,
+            g => g.Folders,
+            (g, v) => g with { Folders = v }
+        )
+        {
+            Most = 100,
+        }.Saying((_, _) => "data folders changed"),
+        new Part<Guest, Placement>(
+            "on",
+            nameof(Labs.Guest.Placement),
+            "place",
+            () => Place,
+            g => g.Placement,
+            (g, v) => g with { Placement = v }
+        )
+            .IsSilent()
+            .Explained("left out: asked for, not placed"),
+        new ScalarOf<Guest, string>(
+            "runs-in",
+            nameof(Labs.Guest.RunsIn),
+            "runs in",
+            Codecs.Text(100),
+            g => g.RunsIn is { } id ? (true, id.Value) : (false, ""),
+            (g, v) => g with { RunsIn = v is { Has: true, Value.Length: > 0 } ? new GuestId(v.Value) : null }
+        )
+            .IsSilent()
+            .Explained("app stacks only, in place of «on»: the name of the guest whose engine runs it"),
+        Of<Guest>
+            .Value(
+                "privileged",
+                nameof(Labs.Guest.Privileged),
+                "root inside is root on the host",
+                Codecs.Flag(),
+                false,
+                g => g.Privileged,
+                (g, v) => g with { Privileged = v }
+            )
+            .Explained("system containers only"),
+        Of<Guest>
+            .MaybeText(
+                "made-for",
+                nameof(Labs.Guest.MadeFor),
+                "processor family of its image",
+                Codecs.OneWord(40),
+                g => g.MadeFor,
+                (g, v) => g with { MadeFor = v }
+            )
+            .Saying((_, _) => "what is known of its image changed")
+            .IsKnown(),
+        Of<Guest>
+            .Maybe(
+                "health-check-minutes",
+                nameof(Labs.Guest.HealthCheckMinutes),
+                "minutes its health check waits",
+                Codecs.Whole(1, 1_440),
+                g => g.HealthCheckMinutes,
+                (g, v) => g with { HealthCheckMinutes = v }
+            )
+            .Saying((was, g) => was.MadeFor == g.MadeFor ? "what is known of its image changed" : null)
+            .IsKnown()
+            .Explained("left out means it has none"),
+        new Part<Guest, Growth>("growth", nameof(Labs.Guest.Growth), "growth", () => Growth, g => g.Growth, (g, v) => g with { Growth = v })
+            .Saying((_, g) => (g.Growth ?? new Growth()).Words())
+            .IsKnown()
+            .Explained("of its bulk data"),
+        new ListOf<Guest, string>(
+            "devices",
+            nameof(Labs.Guest.Devices),
+            "devices handed over whole",
+            Codecs.Text(100),
+            g => g.Devices,
+            (g, v) => g with { Devices = v }
+        )
+        {
+            Most = 64,
+            None = "none",
+        }.Explained("addresses on the bus of its host; machines only"),
+        Of<Guest>
+            .Value(
+                "life",
+                nameof(Labs.Guest.Life),
+                "life",
+                Codecs.Word(LabWords.Stages),
+                LifeStage.InService,
+                g => g.Life,
+                (g, v) => g with { Life = v }
+            )
+            .IsSilent()
+            .Explained("as built only: how far it has come")
+    );
+}

@@ -1,0 +1,139 @@
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Labs;
+
+/// <summary>The shape of a whole lab.</summary>
+public static class LabShapes
+{
+    /// <summary>The most hosts a lab holds. A household has a dozen at most; this keeps slips and floods out.</summary>
+    public const int MostHosts = 100;
+
+    /// <summary>The most guests a lab holds.</summary>
+    public const int MostGuests = 2_000;
+
+    /// <summary>The assumptions.</summary>
+    public static readonly Shape<LabSettings> Settings = new(
+        "settings",
+        LabSettings.Default,
+        Of<LabSettings>
+            .Always(
+                "second-thread-gain",
+                nameof(LabSettings.SecondThreadGain),
+                "what a second thread adds",
+                Codecs.Number(0, 1),
+                LabSettings.Default.SecondThreadGain,
+                s => s.SecondThreadGain,
+                (s, v) => s with { SecondThreadGain = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "host-base",
+                nameof(LabSettings.HostBase),
+                "memory a host keeps for itself",
+                Codecs.Size(Prefixes.Binary),
+                LabSettings.Default.HostBase,
+                s => s.HostBase,
+                (s, v) => s with { HostBase = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "read-cache",
+                nameof(LabSettings.ReadCacheRule),
+                "read cache",
+                Codecs.Word(LabWords.CacheRules),
+                LabSettings.Default.ReadCacheRule,
+                s => s.ReadCacheRule,
+                (s, v) => s with { ReadCacheRule = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "read-cache-cap",
+                nameof(LabSettings.ReadCacheCap),
+                "cap of the read cache",
+                Codecs.Size(Prefixes.Binary),
+                LabSettings.Default.ReadCacheCap,
+                s => s.ReadCacheCap,
+                (s, v) => s with { ReadCacheCap = v }
+            )
+            .IsOptional()
+    );
+
+    /// <summary>A lab.</summary>
+    public static readonly Shape<Lab> Lab = new(
+        "lab",
+        Labs.Lab.Empty(""),
+        Of<Lab>
+            .Always("name", nameof(Labs.Lab.Name), "the lab's name", Codecs.Name("lab"), "", l => l.Name, (l, v) => l with { Name = v })
+            .Saying((_, l) => $"the lab is called {l.Name}")
+            .IsKnown(),
+        new Part<Lab, LabSettings>(
+            "settings",
+            nameof(Labs.Lab.Settings),
+            "the assumptions",
+            () => Settings,
+            l => l.Settings == LabSettings.Default ? null : l.Settings,
+            (l, v) => l with { Settings = v ?? LabSettings.Default }
+        )
+            .Saying((_, _) => "assumptions changed")
+            .IsKnown(),
+        new Parts<Lab, Profile>(
+            "profiles",
+            nameof(Labs.Lab.Profiles),
+            "own profile",
+            () => ProfileShapes.Profile,
+            p => p.Id,
+            l => l.Profiles,
+            (l, v) => l with { Profiles = v }
+        )
+        {
+            Most = ProfileChecks.MostProfiles,
+            Called = p => p.Name,
+        }.IsKnown(),
+        new Parts<Lab, Host>(
+            "hosts",
+            nameof(Labs.Lab.Hosts),
+            "host",
+            () => HostShapes.Host,
+            h => h.Id.Value,
+            l => l.Hosts,
+            (l, v) => l with { Hosts = v }
+        )
+        {
+            Most = MostHosts,
+            Always = true,
+            Called = h => h.Name,
+        }.IsNeeded(),
+        new Parts<Lab, Guest>(
+            "guests",
+            nameof(Labs.Lab.Guests),
+            "guest",
+            () => GuestShapes.Guest,
+            g => g.Id.Value,
+            l => l.Guests,
+            (l, v) => l with { Guests = v }
+        )
+        {
+            Most = MostGuests,
+            Always = true,
+            Called = g => g.Name,
+        }.IsNeeded(),
+        new ListOf<Lab, string>(
+            "ticks",
+            nameof(Labs.Lab.Ticks),
+            "the ticks",
+            Codecs.Text(400),
+            l => l.Ticks,
+            (l, v) => l with { Ticks = v }
+        )
+        {
+            Most = 20_000,
+        }
+            .IsSilent()
+            .Explained("as built only: runbook steps done whose change is not finished")
+    );
+}

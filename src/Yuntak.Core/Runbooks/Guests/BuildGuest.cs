@@ -1,0 +1,138 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>A guest is built, from paper to service. Each act brings it one stage further, and what stands says itself how far it has come.</summary>
+/// <param name="Of">The guest's id.</param>
+internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
+{
+    /// <inheritdoc/>
+    public override string Key => $"build-guest/{Of}";
+
+    /// <inheritdoc/>
+    public override HostId? Host => null;
+
+    /// <inheritdoc/>
+    public override bool Builds => true;
+
+    /// <summary>The guests that are planned and do not stand, or stand half built.</summary>
+    public static IEnumerable<Work> Find(Plan plan) =>
+        plan
+            .Draft.Guests.Where(g => plan.Planned(g.Id) is { } after && (plan.Stands(g.Id) is not { } before || before.Life < after.Life))
+            .Select(g => new BuildGuest(g.Id));
+
+    /// <inheritdoc/>
+    public override string Title(Plan plan) => $"Build {After(plan)!.Name} on {plan.Draft.HostOf(After(plan)!)!.Name}";
+
+    /// <inheritdoc/>
+    public override Phase Phase(Plan plan) => Runbooks.Phase.GuestBuilt;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Acts(Plan plan) => [.. Stages(plan).Select(s => s.Act)];
+
+    /// <inheritdoc/>
+    public override Lab Adopt(Lab stands, Plan plan) => Reach(stands, plan, LifeStage.InService);
+
+    /// <inheritdoc/>
+    public override Lab? AdoptAt(Lab stands, Plan plan, Act act) => Reach(stands, plan, StageOf(plan, act));
+
+    /// <inheritdoc/>
+    public override bool StandsDone(Plan plan, Act act) => StageOf(plan, act) <= (Before(plan)?.Life ?? LifeStage.Planned);
+
+    /// <inheritdoc/>
+    public override IEnumerable<Condition> Needs(Plan plan) =>
+        [
+            Condition.Stands(plan.Draft.HostOf(After(plan)!)!.Id),
+            .. PoolsOf(After(plan)!),
+            Condition.Changed(Of),
+            .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
+        ];
+
+    /// <inheritdoc/>
+    public override IEnumerable<Condition> Gives(Plan plan) => [Condition.Ready(Of)];
+
+    private LifeStage StageOf(Plan plan, Act act) => Stages(plan).First(s => s.Act == act).Stage;
+
+    /// <summary>When it is new, it stands from now on with the figures it was planned with.</summary>
+    private Lab Reach(Lab stands, Plan plan, LifeStage stage)
+    {
+        var planned = After(plan)!;
+        return stands.Guest(Of) is { } known && stands.HostOf(known) is not null
+            ? stands.WithGuest(Of, g => g with { Life = stage })
+            : Stand(stands, Known.AsFacts(plan.Draft, planned) with { Life = stage });
+    }
+
+    /// <summary>The acts with the stage each brings it to. What is done already is told as it was done, what is to come as it is planned.</summary>
+    private IEnumerable<(LifeStage Stage, Act Act)> Stages(Plan plan)
+    {
+        var planned = All(plan, plan.Sums.Guest(Of), plan.Draft.HostOf(After(plan)!)!.Id);
+        if (Before(plan) is not { } before)
+        {
+            return planned;
+        }
+
+        var done = All(plan, plan.Standing.Guest(Of), plan.AsBuilt.HostOf(before)!.Id).Where(s => s.Stage <= before.Life);
+        return done.Concat(planned.Where(s => s.Stage > before.Life));
+    }
+
+    private static IEnumerable<(LifeStage Stage, Act Act)> All(Plan plan, Sizing sizing, HostId host)
+    {
+        var guest = sizing.Guest;
+        var (id, figures) = (guest.Id, Figures.Of(sizing));
+        var start = new FirstStart(id, host, guest.Kind, guest.Name, sizing.FirstStartMinutes, guest.RunsIn);
+        switch (guest.Kind)
+        {
+            case GuestKind.Machine:
+                yield return (LifeStage.Defined, new CreateMachine(id, host, figures));
+                yield return (LifeStage.MediumAttached, new AttachMedium(id, host));
+                yield return (
+                    LifeStage.Installed,
+                    new InstallGuest(id, host, guest.Name, sizing.SystemDisk, sizing.FirstStartMinutes > 5 ? 10 : 4)
+                );
+                yield return (LifeStage.MediumOut, new DetachMedium(id, host));
+                break;
+            case GuestKind.SystemContainer:
+                yield return (LifeStage.Defined, new CreateContainer(id, host, figures));
+                break;
+            case GuestKind.AppStack:
+                yield return (LifeStage.Defined, new LayStack(id, host, figures, [.. guest.Folders.Select(f => f.HostPath)]));
+                break;
+        }
+
+        yield return (LifeStage.StartsUnattended, start);
+        if (guest.Kind != GuestKind.AppStack)
+        {
+            yield return (LifeStage.Updated, new UpdateGuest(id, host));
+        }
+
+        ValueList<string> needs = [.. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal)];
+        if (needs.Count > 0 || guest.Devices.Count > 0)
+        {
+            yield return (LifeStage.DevicesAttached, new AttachDevices(id, host, needs, guest.Devices, guest.Kind == GuestKind.Machine));
+        }
+
+        if (sizing.Bulk > ByteSize.Zero)
+        {
+            yield return (
+                LifeStage.MountsIn,
+                new MountBulk(id, host, guest.Kind, guest.Name, sizing.Bulk, guest.Placement?.BulkPool, guest.RunsIn)
+            );
+        }
+
+        yield return (LifeStage.ServiceIn, new SetUpService(id, host, [.. sizing.Profiles.Select(p => p.Id)]));
+        yield return (
+            LifeStage.AutostartSet,
+            new SetAutostart(id, host, sizing.Profiles.Min(p => p.StartOrder), guest.Kind == GuestKind.AppStack)
+        );
+        yield return (LifeStage.FirstBackup, new FirstBackup(id, host, sizing.SystemDisk, sizing.Bulk));
+        yield return (LifeStage.RestoreTried, new TryRestore(id, host));
+        yield return (LifeStage.InService, new PutInService(id, host));
+    }
+}

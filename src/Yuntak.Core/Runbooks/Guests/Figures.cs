@@ -1,0 +1,83 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>The figures a guest is made with or changed to.</summary>
+/// <param name="Kind">How it is packaged.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Vcpu">Virtual processors.</param>
+/// <param name="Memory">Memory, at most.</param>
+/// <param name="SystemDisk">System disk.</param>
+/// <param name="Bulk">Bulk data; none for zero.</param>
+/// <param name="MayShrinkTo">What a machine may be squeezed down to; null for no less.</param>
+/// <param name="Privileged">Whether root inside a system container is root on the host.</param>
+/// <param name="Nesting">Whether a system container runs an app engine.</param>
+/// <param name="Image">The image of an app stack.</param>
+/// <param name="Devices">Functions of its host that are handed to it whole.</param>
+/// <param name="SystemPool">The pool of its system disk.</param>
+/// <param name="BulkPool">The pool of its bulk data.</param>
+/// <param name="RunsIn">The guest whose engine runs it.</param>
+internal sealed record Figures(
+    GuestKind Kind,
+    string Name,
+    int Vcpu,
+    ByteSize Memory,
+    ByteSize SystemDisk,
+    ByteSize Bulk,
+    ByteSize? MayShrinkTo,
+    bool Privileged,
+    bool Nesting,
+    string? Image,
+    ValueList<string> Devices,
+    string? SystemPool,
+    string? BulkPool,
+    GuestId? RunsIn
+)
+{
+    /// <summary>The figures of a guest that was sized.</summary>
+    public static Figures Of(Sizing sizing) =>
+        new(
+            sizing.Guest.Kind,
+            sizing.Guest.Name,
+            sizing.Vcpu,
+            sizing.Memory,
+            sizing.SystemDisk,
+            sizing.Bulk,
+            sizing.Guest.MayShrinkTo,
+            sizing.Guest.Privileged,
+            sizing.Inner.Count > 0,
+            sizing.Guest.Image,
+            sizing.Guest.Devices,
+            sizing.Guest.Placement?.SystemPool,
+            sizing.Guest.Placement?.BulkPool,
+            sizing.Guest.RunsIn
+        );
+
+    /// <summary>By name, for scripts and for what a tick belongs to.</summary>
+    public IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [
+            new("kind", ProfileWords.Kinds.Word(Kind)),
+            new("name", Name),
+            new("vcpu", Vcpu),
+            new("memoryBytes", Memory.Bytes),
+            new("systemDiskBytes", SystemDisk.Bytes),
+            new("bulkBytes", Bulk.Bytes),
+            new("mayShrinkToBytes", MayShrinkTo?.Bytes),
+            new("privileged", Privileged),
+            new("nesting", Nesting),
+            new("image", Image),
+            new("devices", new JsonArray([.. Devices.Select(d => (JsonNode?)d)])),
+            new("systemPool", SystemPool),
+            new("bulkPool", BulkPool),
+            new("runsIn", RunsIn?.Value),
+        ];
+
+    /// <summary>A pool by name, or that one has to be chosen.</summary>
+    public static string PoolWords(string? pool) => pool ?? "a pool you choose";
+}

@@ -1,0 +1,69 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Brings a guest's bulk data in: a volume with a file system of its own, a folder of the host, or a folder in the guest that runs it.</summary>
+/// <param name="Guest">The guest.</param>
+/// <param name="Host">Its host.</param>
+/// <param name="Kind">How it is packaged.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Size">The size of its bulk data.</param>
+/// <param name="Pool">The pool it lies in.</param>
+/// <param name="RunsIn">The guest whose engine runs it.</param>
+internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, string Name, ByteSize Size, string? Pool, GuestId? RunsIn)
+    : GuestAct(Guest, Host)
+{
+    /// <inheritdoc/>
+    public override string Type => "mount-bulk";
+
+    /// <inheritdoc/>
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [.. base.Values, Value("bytes", Size.Bytes), Value("pool", Pool), Value("runsIn", RunsIn?.Value)];
+
+    internal override Duration Takes(Plan plan) => new(5);
+
+    internal override ActText Text(Plan plan)
+    {
+        var slug = Names.Slug(Name);
+        if (RunsIn is { } outer)
+        {
+            var name = plan.NameOf(outer);
+            return new(
+                $"Give it its folder in the bulk data of {name}",
+                [new($"in {name}", $"/srv/data/{slug}", Literal: true), new("room set aside", Size.ToString())],
+                "The stack can read and write there as the user its image runs as.",
+                $"Not there? See that the bulk data of {name} is mounted first.",
+                "Take the folder away again."
+            );
+        }
+
+        return Kind == GuestKind.Machine
+            ? new(
+                "Make a file system on the bulk volume and mount it by its id",
+                [
+                    new("find it", "lsblk -o NAME,SIZE,UUID,MOUNTPOINTS", Literal: true),
+                    new("line in /etc/fstab", "UUID=<what lsblk shows> /srv/data ext4 defaults,nofail 0 2", Literal: true),
+                    new("size", Size.ToString()),
+                ],
+                "After a restart the volume is mounted again, by UUID and never by kernel name.",
+                "Starts without it? Read the line once more; nofail keeps the machine usable meanwhile.",
+                "Take the line out and unmount.",
+                $"Making a file system wipes the volume. It is the empty one of {Size}; check the size before you press Enter."
+            )
+            : new(
+                "Hand the bulk folder in from the host",
+                [
+                    new("on the host", $"/{Pool ?? "pool"}/{slug}", Literal: true),
+                    new("room set aside", Size.ToString()),
+                    new("network shares", "mount them on the host; an unprivileged container may not"),
+                ],
+                "The guest can read and write there as its own user.",
+                "Permission refused? Give the folder to the user number the guest's user has on the host.",
+                "Take the folder away again."
+            );
+    }
+}

@@ -1,0 +1,68 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Moves a guest to another host, its volumes with it.</summary>
+/// <param name="Guest">The guest.</param>
+/// <param name="From">The host it stands on.</param>
+/// <param name="To">The host it goes to.</param>
+/// <param name="Place">Where it is on that host; null inside another guest.</param>
+/// <param name="Straight">Whether both hosts have a pool of that name.</param>
+internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placement? Place, bool Straight) : GuestAct(Guest, To)
+{
+    /// <inheritdoc/>
+    public override string Type => "move-guest";
+
+    /// <inheritdoc/>
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [
+            .. base.Values,
+            Value("from", From.Value),
+            Value("to", To.Value),
+            Value("systemPool", Place?.SystemPool),
+            Value("bulkPool", Place?.BulkPool),
+        ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<GuestId> Stops => [Guest];
+
+    internal override Duration Takes(Plan plan) => new(20);
+
+    internal override void Apply(DiskState disks)
+    {
+        if (Place is null)
+        {
+            disks.Gone(Guest);
+        }
+        else
+        {
+            disks.Placed(Guest, Place);
+        }
+    }
+
+    internal override ActText Text(Plan plan)
+    {
+        var (from, to) = (plan.NameOf(From), plan.NameOf(To));
+        var pool = Place?.SystemPool;
+        return new(
+            $"Shut it down and move it to {to}",
+            [
+                new("from", from),
+                new("to", to),
+                new("pool there", Figures.PoolWords(pool)),
+                .. Place?.BulkPool is { } bulk && bulk != pool
+                    ? [new StepValue("pool there for bulk data", bulk)]
+                    : Array.Empty<StepValue>(),
+                new(
+                    "way",
+                    Straight ? $"straight across: both hosts have a pool called {pool}" : "through the backup: the hosts share no pool name"
+                ),
+            ],
+            $"{to} lists it, off, with all its disks.",
+            "A disk or device stayed behind? Attach or replace it before you start it.",
+            $"Bring it back to {from} the same way; do not delete it there yet."
+        );
+    }
+}

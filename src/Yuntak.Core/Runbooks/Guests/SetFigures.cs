@@ -1,0 +1,40 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Changes the figures of a guest while it is off.</summary>
+/// <param name="Guest">The guest.</param>
+/// <param name="Host">Its host.</param>
+/// <param name="With">What they are to be.</param>
+/// <param name="Changes">What changes, in words.</param>
+/// <param name="Shrinks">Whether a disk is to be smaller than it is.</param>
+/// <param name="Repackaged">Whether it is packaged another way.</param>
+internal sealed record SetFigures(GuestId Guest, HostId? Host, Figures With, ValueList<string> Changes, bool Shrinks, bool Repackaged)
+    : GuestAct(Guest, Host)
+{
+    /// <inheritdoc/>
+    public override string Type => "set-figures";
+
+    /// <inheritdoc/>
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, .. With.Values];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<GuestId> Stops => [Guest];
+
+    internal override Duration Takes(Plan plan) => new(5);
+
+    internal override ActText Text(Plan plan) =>
+        new(
+            "Shut it down and change the figures",
+            [.. Changes.Select(w => new StepValue("change", w)), new("state", "off; suspended is not off")],
+            "The host shows the new figures.",
+            "Refused? It is still running or only suspended.",
+            "Set the old figures again while it is off.",
+            Shrinks ? "A disk grows but never shrinks: make a smaller one, bring the backup back onto it, then delete the old one."
+                : Repackaged ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
+                : null
+        );
+}

@@ -1,0 +1,29 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Starts a guest again after it was changed, and tries it.</summary>
+/// <param name="Guest">The guest.</param>
+/// <param name="Host">Its host.</param>
+/// <param name="Minutes">How long that may take.</param>
+internal sealed record StartGuest(GuestId Guest, HostId? Host, int Minutes) : GuestAct(Guest, Host)
+{
+    /// <inheritdoc/>
+    public override string Type => "start-guest";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<GuestId> Stops => [Guest];
+
+    internal override Duration Takes(Plan plan) => new(Minutes);
+
+    internal override ActText Text(Plan plan) =>
+        new(
+            "Start it and try it",
+            [],
+            "The service answers from another machine.",
+            "Read the guest's own journal first, then the host's.",
+            "Shut it down and go one step back."
+        );
+}

@@ -1,0 +1,105 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Kit;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>
+/// What stands takes over what is only known better by now: what was read from a host's own tools, corrected figures that ask for no work, how much a guest
+/// matters. It never takes a plan over as a fact: memory that is to be bought, disks that are to come, pools.
+/// </summary>
+internal static class Known
+{
+    /// <summary>What stands, with what is known of it by now.</summary>
+    public static Lab Adopt(Lab stands, Lab draft)
+    {
+        var pinned = WithFigures(stands, draft);
+        return pinned with
+        {
+            Name = draft.Name,
+            Settings = draft.Settings,
+            Profiles = Profiles(stands, draft),
+            Hosts = pinned.Hosts.Change(h => draft.Host(h.Id) is not null, h => Adopt(h, draft.Host(h.Id)!)),
+            Guests = pinned.Guests.Change(g => draft.Guest(g.Id) is not null, g => GuestShapes.Guest.WithKnown(g, draft.Guest(g.Id)!)),
+        };
+    }
+
+    /// <summary>Whether a part of a host was read from its own tools after what stands was noted down.</summary>
+    public static bool ReadSince(Host stands, Host draft, string part) =>
+        NoteOf(draft, part) is { } now && now != NoteOf(stands, part) && draft.Notes.All(n => n.Origin == Origin.Read || !IsOf(n, part));
+
+    private static FactNote? NoteOf(Host host, string part) => host.Notes.FirstOrDefault(n => n.Fact == part && n.Origin == Origin.Read);
+
+    private static bool IsOf(FactNote note, string part) => note.Fact.Split('/')[0] == part;
+
+    private static Host Adopt(Host stands, Host draft)
+    {
+        var known = HostShapes.Host.WithKnown(stands, draft);
+        var processor = ReadSince(stands, draft, KitParts.Processor)
+            ? draft.Processor
+            : HostShapes.Processor.WithKnown(stands.Processor, draft.Processor);
+        var readAnew = ReadSince(stands, draft, KitParts.Disks);
+        var named = stands.Pools.SelectMany(p => p.DiskIds).ToHashSet(StringComparer.Ordinal);
+        return known with
+        {
+            Processor = processor,
+            Memory = ReadSince(stands, draft, KitParts.Memory) ? draft.Memory : stands.Memory,
+            Disks = readAnew
+                ? draft.Disks
+                :
+                [
+                    .. stands
+                        .Disks.Select(d => draft.Disks.FirstOrDefault(k => k.Id == d.Id) ?? (IsMissing(d.Id, draft) ? null : d))
+                        .OfType<Disk>(),
+                    // A disk that a pool already names and that was missing is back.
+                    .. draft.Disks.Where(d => named.Contains(d.Id) && stands.Disks.All(k => k.Id != d.Id)),
+                ],
+            Pools = stands.Pools.Change(p => draft.PoolNamed(p.Name) is not null, p => Adopt(p, draft.PoolNamed(p.Name)!)),
+        };
+    }
+
+    /// <summary>A disk that a planned pool names and the host no longer has: it has failed or was pulled out.</summary>
+    private static bool IsMissing(string disk, Host draft) => draft.Pools.Any(p => p.DiskIds.Contains(disk));
+
+    private static Pool Adopt(Pool stands, Pool draft)
+    {
+        var known = HostShapes.Pool.WithKnown(stands, draft);
+        var change = new PoolChange(stands, draft);
+        return known with
+        {
+            // The order of disks says nothing where they are the same ones in the same roles.
+            DiskIds = change.SameDisks ? draft.DiskIds : known.DiskIds,
+            Encrypted = draft.Encrypted is null ? null : known.Encrypted,
+        };
+    }
+
+    /// <summary>The draft's profiles, and those the draft has dropped while something that stands still follows them.</summary>
+    private static ValueList<Profile> Profiles(Lab stands, Lab draft) =>
+        [
+            .. draft.Profiles,
+            .. stands.Profiles.Where(p => draft.Book.Find(p.Id) is null && stands.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
+        ];
+
+    /// <summary>What stands keeps its figures, whatever is said of its load or its profile: they are written down before that is taken over.</summary>
+    private static Lab WithFigures(Lab stands, Lab draft)
+    {
+        var changed = stands
+            .Book.All.Where(p => draft.Book.Find(p.Id) is { } planned && planned != p)
+            .Select(p => p.Id)
+            .ToHashSet(StringComparer.Ordinal);
+        bool Moves(Guest guest) =>
+            guest.Wants.Any(w => changed.Contains(w.ProfileId)) || draft.Guest(guest.Id) is { } d && d.Wants != guest.Wants;
+        return stands with { Guests = stands.Guests.Change(g => Moves(g) || stands.GuestsIn(g.Id).Any(Moves), g => AsFacts(stands, g)) };
+    }
+
+    /// <summary>A guest with its figures written down, since what stands has figures, not advice.</summary>
+    public static Guest AsFacts(Lab lab, Guest guest)
+    {
+        var sizing = Sizing.Of(lab, guest);
+        return guest with { Overrides = new SizeOverrides(sizing.Vcpu, sizing.Memory, sizing.SystemDisk, sizing.Bulk) };
+    }
+}

@@ -1,0 +1,38 @@
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>When a piece of work is done, among the others, as long as nothing it needs comes later.</summary>
+internal enum Phase
+{
+    /// <summary>A host joins.</summary>
+    HostJoins,
+
+    /// <summary>A host gets more.</summary>
+    HostGrows,
+
+    /// <summary>Pools are made, grown, renamed, laid out anew.</summary>
+    Pools,
+
+    /// <summary>A guest goes.</summary>
+    GuestGoes,
+
+    /// <summary>A guest needs no more than before.</summary>
+    GuestShrinks,
+
+    /// <summary>A guest moves to another host.</summary>
+    GuestMoves,
+
+    /// <summary>A guest needs more than before.</summary>
+    GuestGrows,
+
+    /// <summary>A guest is built.</summary>
+    GuestBuilt,
+
+    /// <summary>A pool comes apart.</summary>
+    PoolGoes,
+
+    /// <summary>A host gets less.</summary>
+    HostShrinks,
+
+    /// <summary>A host goes.</summary>
+    HostGoes,
+}

@@ -1,0 +1,22 @@
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Every kind of work, in one explicit list. A new kind is a file of its own and a line here; the compiler asks for the rest.</summary>
+internal static class WorkBook
+{
+    private static readonly IReadOnlyList<Func<Plan, IEnumerable<Work>>> Kinds =
+    [
+        AddHost.Find,
+        FitHost.Find,
+        RemoveHost.Find,
+        MakeNewPool.Find,
+        ChangePool.Find,
+        RemovePool.Find,
+        RetireOldGuest.Find,
+        MoveOldGuest.Find,
+        ChangeGuest.Find,
+        BuildGuest.Find,
+    ];
+
+    /// <summary>Everything there is to do.</summary>
+    public static IReadOnlyList<Work> Between(Plan plan) => [.. Kinds.SelectMany(find => find(plan))];
+}

@@ -1,0 +1,30 @@
+namespace Yuntak.Core.Units;
+
+/// <summary>A part of a whole: 0.5 is half of it, 1.2 a fifth more than all of it.</summary>
+/// <param name="Value">The part; infinite for something of nothing.</param>
+public readonly record struct Share(double Value) : IComparable<Share>
+{
+    /// <summary>All of it.</summary>
+    public static readonly Share All = new(1);
+
+    /// <inheritdoc/>
+    public int CompareTo(Share other) => Value.CompareTo(other.Value);
+
+    /// <summary>So many hundredths.</summary>
+    public static Share FromPercent(double percent) => new(percent / 100);
+
+    /// <summary>Whether the left is smaller.</summary>
+    public static bool operator <(Share a, Share b) => a.Value < b.Value;
+
+    /// <summary>Whether the left is larger.</summary>
+    public static bool operator >(Share a, Share b) => a.Value > b.Value;
+
+    /// <summary>Whether the left is smaller or the same.</summary>
+    public static bool operator <=(Share a, Share b) => a.Value <= b.Value;
+
+    /// <summary>Whether the left is larger or the same.</summary>
+    public static bool operator >=(Share a, Share b) => a.Value >= b.Value;
+
+    /// <summary>For people, in whole per cent: «84 %».</summary>
+    public override string ToString() => Numbers.Percent(Value);
+}
