@@ -18,7 +18,7 @@ internal static class Changes
         select (Stands(lab), kinds.Select((kind, n) => Change(kind, picks, n * 4)).Aggregate(lab, Gens.Try));
 
     /// <summary>What stands is on a host; what is only asked for does not stand.</summary>
-    private static Lab Stands(Lab lab) => lab with { Guests = lab.Guests.Without(g => lab.HostOf(g) is null) };
+    public static Lab Stands(Lab lab) => lab with { Guests = lab.Guests.Without(g => lab.HostOf(g) is null) };
 
     private static Edit Change(int kind, int[] picks, int at) =>
         lab =>

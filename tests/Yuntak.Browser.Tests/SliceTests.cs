@@ -37,9 +37,9 @@ public class SliceTests
         foreach (
             var (profile, name, kind) in new[]
             {
-                ("automation-hub", "lights", "Machine"),
-                ("media-library", "films", "SystemContainer"),
-                ("file-cloud", "papers", "AppStack"),
+                ("automation-hub", "lights", "machine"),
+                ("media-library", "films", "system-container"),
+                ("file-cloud", "papers", "app-stack"),
             }
         )
         {
@@ -55,8 +55,8 @@ public class SliceTests
             person.Click($"input[name=kind][value={kind}]");
             person.Sees(
                 "tr.chosen",
-                kind == "Machine" ? "machine"
-                    : kind == "AppStack" ? "app stack"
+                kind == "machine" ? "machine"
+                    : kind == "app-stack" ? "app stack"
                     : "system container"
             );
             person.Click("#save");

@@ -111,7 +111,8 @@ public class ExportTests
     }
 
     [Fact]
-    public void A_finished_runbook_says_so() => RunbookMarkdown.Of(RunbookBuilder.Build(Lab.Empty("lab"), Lab.Empty("lab"))).ShouldContain("Nothing to do");
+    public void A_finished_runbook_says_so() =>
+        RunbookMarkdown.Of(RunbookBuilder.Build(Lab.Empty("lab"), Lab.Empty("lab"))).ShouldContain("Nothing to do");
 
     [Fact]
     public void Names_cannot_break_out_of_the_Markdown()

@@ -65,13 +65,19 @@ public sealed class ProfileFileTests
     }
 
     [Theory]
-    [InlineData("amount: 0.5, per", "amount: -0.5, per", 10, "profiles[0].busy", "«batch»: the amount is a number that is not negative")]
+    [InlineData(
+        "amount: 0.5, per",
+        "amount: -0.5, per",
+        10,
+        "profiles[0].busy[0].amount",
+        "«batch»: the amount is a number that is not negative"
+    )]
     [InlineData("amount: 0.5, per", "amount: half, per", 10, "profiles[0].busy[0].amount", "a number belongs here, not «half»")]
-    [InlineData("per: [batches]", "per: [pots]", 10, "profiles[0].busy", "grows with «pots», which is not among the loads")]
+    [InlineData("per: [batches]", "per: [pots]", 10, "profiles[0].busy[0].per", "«batch» grows with «pots», which is not among the loads")]
     [InlineData("family: workshop", "family: garage", 6, "profiles[0].family", "one of house, media")]
-    [InlineData("[app-stack, machine]", "[app-stack, cloud]", 7, "profiles[0].advised", "one of machine, system-container")]
+    [InlineData("[app-stack, machine]", "[app-stack, cloud]", 7, "profiles[0].advised[1]", "one of machine, system-container")]
     [InlineData("[app-stack, machine]", "[]", 7, "profiles[0].advised", "at least one way of packaging")]
-    [InlineData("usual: 2", "usual: 200", 8, "profiles[0].loads", "the usual amount lies from the least to the most")]
+    [InlineData("usual: 2", "usual: 200", 9, "profiles[0].loads[0]", "«batches»: the usual amount lies from the least to the most")]
     [InlineData("max: 20", "max: 1e300", 10, "profiles[0].busy", "is the most that is counted")]
     [InlineData("shape: working-day", "shape: lunch", 14, "profiles[0].shape", "one of flat, evening")]
     [InlineData("shape: working-day", "shape: [0.5, 1]", 14, "profiles[0].shape", "24 numbers from 0 to 1")]

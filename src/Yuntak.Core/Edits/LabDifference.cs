@@ -82,7 +82,7 @@ public static class LabDifference
             }
             else if (PoolWords(was, pool) is { } said)
             {
-                yield return new($"{after.Name}: {said}", !HostShapes.Pool.SameButKnown(was, pool));
+                yield return new($"{after.Name}: {said}", !PoolShapes.Pool.SameButKnown(was, pool));
             }
         }
 
@@ -110,7 +110,7 @@ public static class LabDifference
     internal static string? PoolWords(Pool was, Pool pool)
     {
         var telling = new Telling();
-        HostShapes.Pool.Tell(was, pool, telling, pool.Name + " ");
+        PoolShapes.Pool.Tell(was, pool, telling, pool.Name + " ");
         return telling.Told.Count == 0 ? null : string.Join(", ", telling.Told.Select(t => t.Text));
     }
 

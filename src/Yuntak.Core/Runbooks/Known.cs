@@ -67,7 +67,7 @@ internal static class Known
 
     private static Pool Adopt(Pool stands, Pool draft)
     {
-        var known = HostShapes.Pool.WithKnown(stands, draft);
+        var known = PoolShapes.Pool.WithKnown(stands, draft);
         var change = new PoolChange(stands, draft);
         return known with
         {
@@ -81,7 +81,10 @@ internal static class Known
     private static ValueList<Profile> Profiles(Lab stands, Lab draft) =>
         [
             .. draft.Profiles,
-            .. stands.Profiles.Where(p => draft.Book.Find(p.Id) is null && stands.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
+            .. stands.Profiles.Where(p =>
+                draft.Book.Find(p.Id) is null
+                && stands.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))
+            ),
         ];
 
     /// <summary>What stands keeps its figures, whatever is said of its load or its profile: they are written down before that is taken over.</summary>

@@ -52,7 +52,7 @@ public static class Codecs
     private sealed class TextCodec(int longest, bool oneWord) : Codec<string>
     {
         public override string Expects =>
-            oneWord ? $"one word of at most {longest:#,##0} characters" : $"text of at most {longest:#,##0} characters";
+            oneWord ? $"one word without spaces, of at most {longest:#,##0} characters" : $"text of at most {longest:#,##0} characters";
 
         public override JsonNode Write(string value) => JsonValue.Create(value);
 
@@ -126,7 +126,11 @@ public static class Codecs
                 ? "a number"
                 : string.Create(CultureInfo.InvariantCulture, $"a number from {least:#,##0.######} to {most:#,##0.######}");
 
-        public override JsonNode Write(double value) => JsonValue.Create(value * scale);
+        // What is no number has no JSON; its word is enough for the sentence that refuses it.
+        public override JsonNode Write(double value) =>
+            double.IsFinite(value * scale)
+                ? JsonValue.Create(value * scale)
+                : JsonValue.Create(value.ToString(CultureInfo.InvariantCulture));
 
         public override bool TryRead(string text, out double value) =>
             double.TryParse(

@@ -46,11 +46,12 @@ public class DifferenceTests
     [Fact]
     public void Every_value_of_a_disk_and_a_bridge_that_changed_is_said()
     {
-        var host = Small
-            .Host("kiln")
-            .With(new Hardware(Bridges: [new Bridge("br0", ["enp1s0"], ["10.40.7.2/24"])])) with
+        var host = Small.Host("kiln").With(new Hardware(Bridges: [new Bridge("br0", ["enp1s0"], ["10.40.7.2/24"])])) with
         {
-            Disks = [new Disk("a", "sda", ByteSize.FromTB(4), DiskKind.Spinning, Model: "Saltpan P4", Controller: "0000:00:17.0", Sector: 512)],
+            Disks =
+            [
+                new Disk("a", "sda", ByteSize.FromTB(4), DiskKind.Spinning, Model: "Saltpan P4", Controller: "0000:00:17.0", Sector: 512),
+            ],
         };
         var after = host.With(new Hardware(Bridges: [new Bridge("br0", ["enp1s0"], ["10.40.7.3/24"])])) with
         {

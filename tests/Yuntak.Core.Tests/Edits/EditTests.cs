@@ -93,7 +93,8 @@ public class EditTests
     public void A_host_must_make_sense()
     {
         var host = Small.Host("kiln");
-        Refused(HostEdits.Add(host with { Processor = host.Processor with { Cores = 0 } })).ShouldBe("Cores: a whole number from 1 to 4,096 belongs here, not «0».");
+        Refused(HostEdits.Add(host with { Processor = host.Processor with { Cores = 0 } }))
+            .ShouldBe("Cores: a whole number from 1 to 4,096 belongs here, not «0».");
         Refused(HostEdits.Add(host with { Processor = host.Processor with { Threads = 2 } })).ShouldContain("4 cores have 4 to 32 threads");
         Refused(HostEdits.Add(host with { Memory = ByteSize.Zero })).ShouldContain("from 64 MiB on, belongs here, not «0 B»");
         Refused(HostEdits.Add(host with { Disks = [.. host.Disks, host.Disks[0]] })).ShouldContain("same id");

@@ -82,9 +82,7 @@ public class ProfileEditsTests
         var stands = WithWiki.With(RunbookTick.Off(draft, song.Id));
         stands.Profiles.ShouldBe(draft.Profiles);
         Sizing.Of(stands, stands.Guests[0]).Memory.ShouldBe(before);
-        RunbookBuilder
-            .Build(stands, draft)
-            .Sections.ShouldContain(s => s.Key == "change-guest/notes", "the memory has still to be given");
+        RunbookBuilder.Build(stands, draft).Sections.ShouldContain(s => s.Key == "change-guest/notes", "the memory has still to be given");
     }
 
     [Fact]

@@ -49,7 +49,9 @@ public class ReadinessTests
     [InlineData("battery-backup")]
     public void A_question_is_answered_with_yes_and_its_day_or_with_no(string item)
     {
-        var lab = Small.Lab(new Host(Kiln, "kiln", "", new HostFacts(new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)), HostPlan.None));
+        var lab = Small.Lab(
+            new Host(Kiln, "kiln", "", new HostFacts(new Processor("x86_64", 1, 4, 8), ByteSize.FromGiB(16)), HostPlan.None)
+        );
 
         var yes = Line(lab.With(KitEdits.Answer(Kiln, item, true, Day)), item);
         (yes.State, yes.Checked).ShouldBe((ReadinessState.Good, Day));

@@ -27,14 +27,22 @@ internal static class Followed
     public static string? Same(Lab stands, Lab draft)
     {
         var (is_, should) = (Plainly(Known.Adopt(stands, draft)), Plainly(draft));
-        return is_ == should ? null : $"{Yuntak.Formats.LabFiles.LabFile.ToYaml(is_)}\n≠\n{Yuntak.Formats.LabFiles.LabFile.ToYaml(should)}";
+        return is_ == should
+            ? null
+            : $"built: {string.Join(" | ", Lines(is_).Except(Lines(should)))}\ndraft: {string.Join(" | ", Lines(should).Except(Lines(is_)))}";
+
+        static string[] Lines(Lab lab) => LabFile.ToYaml(lab).Split('\n');
     }
 
     /// <summary>The first step that wipes what stands or is still needed at that moment; null when none does.</summary>
     public static string? Harm(Lab stands, Runbook runbook)
     {
-        var pools = stands.Hosts.SelectMany(h => h.Pools.SelectMany(p => p.DiskIds.Select(d => (Key: h.Id + "/" + d, p.Name)))).ToDictionary(p => p.Key, p => p.Name);
-        var boot = stands.Hosts.SelectMany(h => h.Disks.Where(d => d.IsBoot || d.MountedAt.Count > 0).Select(d => h.Id + "/" + d.Id)).ToHashSet();
+        var pools = stands
+            .Hosts.SelectMany(h => h.Pools.SelectMany(p => p.DiskIds.Select(d => (Key: h.Id + "/" + d, p.Name))))
+            .ToDictionary(p => p.Key, p => p.Name);
+        var boot = stands
+            .Hosts.SelectMany(h => h.Disks.Where(d => d.IsBoot || d.MountedAt.Count > 0).Select(d => h.Id + "/" + d.Id))
+            .ToHashSet();
         var volumes = stands
             .Guests.Where(g => g.Placement is not null)
             .SelectMany(g =>
@@ -94,7 +102,9 @@ internal static class Followed
                     pools[$"{host}/{Text("in")}"] = Text("pool");
                     break;
                 case "rename-pool":
-                    foreach (var key in pools.Where(p => p.Key.StartsWith(host + "/") && p.Value == Text("pool")).Select(p => p.Key).ToList())
+                    foreach (
+                        var key in pools.Where(p => p.Key.StartsWith(host + "/") && p.Value == Text("pool")).Select(p => p.Key).ToList()
+                    )
                     {
                         pools[key] = Text("name");
                     }
@@ -150,10 +160,22 @@ internal static class Followed
             Ticks = [],
             Hosts =
             [
-                .. lab.Hosts
-                    .OrderBy(h => h.Id.Value, StringComparer.Ordinal)
-                    .Select(h => h with { Disks = [.. h.Disks.OrderBy(d => d.Id)], Pools = [.. h.Pools.OrderBy(p => p.Name, StringComparer.Ordinal)] }),
+                .. lab
+                    .Hosts.OrderBy(h => h.Id.Value, StringComparer.Ordinal)
+                    .Select(h =>
+                        h with
+                        {
+                            Disks = [.. h.Disks.OrderBy(d => d.Id)],
+                            Pools = [.. h.Pools.OrderBy(p => p.Name, StringComparer.Ordinal)],
+                        }
+                    ),
             ],
-            Guests = [.. lab.Guests.Where(g => lab.HostOf(g) is not null).Select(g => Known.AsFacts(lab, g)).OrderBy(g => g.Id.Value, StringComparer.Ordinal)],
+            Guests =
+            [
+                .. lab
+                    .Guests.Where(g => lab.HostOf(g) is not null)
+                    .Select(g => Known.AsFacts(lab, g))
+                    .OrderBy(g => g.Id.Value, StringComparer.Ordinal),
+            ],
         };
 }

@@ -282,7 +282,9 @@ public class RunbookTests
             .WithGuestOn(Small.Guest("notes"), "kiln")
             .With(HostEdits.Change(kiln, h => h with { Memory = ByteSize.FromGiB(32), IdleWatts = 31 }))
             .With(HostEdits.AddPool(kiln, new Pool("later", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-boot"])));
-        var built = Hosts.With(RunbookTick.Off(draft, RunbookBuilder.Build(Hosts, draft).Steps.First(s => s.Act.Type == "create-machine").Id));
+        var built = Hosts.With(
+            RunbookTick.Off(draft, RunbookBuilder.Build(Hosts, draft).Steps.First(s => s.Act.Type == "create-machine").Id)
+        );
         built.Hosts[0].IdleWatts.ShouldBe(31);
         built.Hosts[0].Memory.ShouldBe(ByteSize.FromGiB(16), "memory that is to be bought is not there yet");
         built.Hosts[0].PoolNamed("later").ShouldBeNull();
@@ -300,7 +302,10 @@ public class RunbookTests
             };
         var stands = Hosts.WithHost(kiln, h => Read(h, 16, 1));
         RunbookBuilder.Build(stands, stands.WithHost(kiln, h => Read(h, 32, 20))).Open.ShouldBe(0);
-        RunbookBuilder.Build(stands, stands.WithHost(kiln, h => h with { Memory = ByteSize.FromGiB(32) })).Steps.Single().Act.Type.ShouldBe("fit-memory");
+        RunbookBuilder
+            .Build(stands, stands.WithHost(kiln, h => h with { Memory = ByteSize.FromGiB(32) }))
+            .Steps.Single()
+            .Act.Type.ShouldBe("fit-memory");
     }
 
     private static bool Overfilled(Lab lab) => Assessment.Of(lab).Hosts.Any(h => h.Memory.Fit == Fit.Over);

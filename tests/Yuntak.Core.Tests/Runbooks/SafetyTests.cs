@@ -16,7 +16,7 @@ public class SafetyTests
 
     private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
         Changes.AnyPair,
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (two.Item1, two.Item2))
+        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
     );
 
     /// <summary>A host with a boot disk, a flash pool, and six disks of 4 TB, four of them joined.</summary>
@@ -228,7 +228,14 @@ public class SafetyTests
             .With(PoolEdits.Change(Kiln, "vault", p => p with { Layout = PoolLayout.Mirror, DiskIds = ["p0", "p1"] }));
         var draft = stands.WithHost(
             Kiln,
-            h => h with { Pools = h.Pools.Change(p => p.Name != "ember", p => p with { DiskIds = p.Name == "pair" ? ["p0", "p1"] : ["p4", "p5"] }) }
+            h =>
+                h with
+                {
+                    Pools = h.Pools.Change(
+                        p => p.Name != "ember",
+                        p => p with { DiskIds = p.Name == "pair" ? ["p0", "p1"] : ["p4", "p5"] }
+                    ),
+                }
         );
         var runbook = RunbookBuilder.Build(stands, draft);
         runbook.Steps.ShouldContain(s => s.Act.Type == "stop");
@@ -244,7 +251,9 @@ public class SafetyTests
             .With(GuestEdits.Place(new GuestId("notes"), new HostId("wren")))
             .With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(4, ByteSize.FromGiB(6)) }));
         var steps = RunbookBuilder.Build(stands, draft).Steps.ToList();
-        steps.Select(s => (s.Act.Type, s.Where)).ShouldBe([("backup-guest", "kiln"), ("move-guest", "wren"), ("set-figures", "wren"), ("start-guest", "wren")]);
+        steps
+            .Select(s => (s.Act.Type, s.Where))
+            .ShouldBe([("backup-guest", "kiln"), ("move-guest", "wren"), ("set-figures", "wren"), ("start-guest", "wren")]);
         steps[2].Values.Select(v => v.Value).ShouldContain("virtual processors 1 → 4");
     }
 
@@ -255,7 +264,14 @@ public class SafetyTests
             .With(
                 HostEdits.AddPool(
                     Kiln,
-                    new Pool("deep", PoolLayout.Parity1, PoolFamily.CopyOnWrite, ["p0", "p1", "p2", "p3", "p4", "p5"], Groups: 2, Encrypted: true)
+                    new Pool(
+                        "deep",
+                        PoolLayout.Parity1,
+                        PoolFamily.CopyOnWrite,
+                        ["p0", "p1", "p2", "p3", "p4", "p5"],
+                        Groups: 2,
+                        Encrypted: true
+                    )
                 )
             );
         var made = RunbookBuilder.Build(Lab, draft).Steps.Single(s => s.Act.Type == "make-pool");
@@ -283,7 +299,9 @@ public class SafetyTests
         var draft = Lab.WithGuestOn(Small.Guest("notes"), "kiln");
         var ids = RunbookBuilder.Build(Lab, draft).Steps.Select(s => s.Id).ToList();
         RunbookBuilder.Build(Lab, draft with { Name = "called otherwise" }).Steps.Select(s => s.Id).ShouldBe(ids);
-        var larger = draft.With(GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(9)) }));
+        var larger = draft.With(
+            GuestEdits.Change(new GuestId("notes"), g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(9)) })
+        );
         RunbookBuilder.Build(Lab, larger).Steps.First().Id.ShouldNotBe(ids[0]);
     }
 

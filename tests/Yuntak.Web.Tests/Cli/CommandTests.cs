@@ -223,7 +223,7 @@ public sealed class CommandTests : IDisposable
         File.WriteAllText(file, Mixer.Replace("amount: 0.5", "amount: -1"));
         var refused = Run(null, "size", "pigment-mixer", "--profiles", file);
         refused.Ended.ShouldBe(2);
-        refused.Problem.ShouldContain("line 9, profiles[0].busy: «batch»: the amount is a number that is not negative");
+        refused.Problem.ShouldContain("line 9, profiles[0].busy[0].amount: «batch»: the amount is a number that is not negative");
         Run(null, "size", "wiki", "--profiles", folder.File("nowhere.yaml")).Ended.ShouldBe(2);
     }
 
@@ -271,7 +271,7 @@ public sealed class CommandTests : IDisposable
     [InlineData("pool 3x2TB parity3", "triple parity needs at least 4 disks; 3 are given.")]
     [InlineData("pool 3x20XB parity1", "not «20XB»")]
     [InlineData("pool 3x2TB parity9", "There is no layout «parity9»")]
-    [InlineData("pool 3x2TB parity1 --family tape", "--family is one of array, cow")]
+    [InlineData("pool 3x2TB parity1 --family tape", "--family: one of array, cow belongs here, not «tape».")]
     [InlineData("pool 3x2TB dedicated1 --family cow", "Parity on a disk of its own is a block array")]
     [InlineData("pool 3x2TB parity1 --block 3", "--block is a size")]
     [InlineData("pool 3x2TB parity1 --age-years old", "--age-years is a number")]
@@ -289,7 +289,7 @@ public sealed class CommandTests : IDisposable
     [InlineData("wiki pages=4", "pages")]
     [InlineData("camera-recorder cameras=many", "A load is written load=value")]
     [InlineData("camera-recorder cameras=400", "1 to 64")]
-    [InlineData("wiki --kind box", "--kind is one of")]
+    [InlineData("wiki --kind box", "--kind: one of machine, system-container, app-stack belongs here")]
     public void Size_says_what_is_wrong_and_ends_2(string call, string says)
     {
         var (ended, said, problem) = Run(null, ["size", .. call.Split(' ')]);

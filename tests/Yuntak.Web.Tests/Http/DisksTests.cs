@@ -35,7 +35,7 @@ public sealed class DisksTests(Site site) : IClassFixture<Site>
             ("scrub-days", "30"),
             ("encrypted", "yes"),
             ("key-places", "the safe"),
-            ("takes", "GuestDisks")
+            ("takes", "guest-disks")
         );
         kept.QuerySelector("#status .said")!.TextContent.ShouldContain("wren: ember is for guest disks");
         kept.Body!.TextContent.ShouldContain("The key of ember on wren is not kept safely");
@@ -45,7 +45,7 @@ public sealed class DisksTests(Site site) : IClassFixture<Site>
         var refused = await site.Send(
             await site.Get("/Disks?host=wren&pool=ember"),
             "#keep-pool",
-            ("layout", "Parity2"),
+            ("layout", "parity2"),
             ("scrub-days", "14"),
             ("name", "ember <2>")
         );
@@ -87,7 +87,7 @@ public sealed class DisksTests(Site site) : IClassFixture<Site>
     public async Task The_chooser_answers_from_a_need_and_compares_offers()
     {
         var page = await site.Get(
-            "/Disks/Layouts?need=80TB&survives=2&offer-0-size=20TB&offer-0-price=400&offer-0-warranty=5&offer-1-size=20TB&offer-1-price=239&offer-1-condition=Recertified&offer-1-warranty=2"
+            "/Disks/Layouts?need=80TB&survives=2&offer-0-size=20TB&offer-0-price=400&offer-0-warranty=5&offer-1-size=20TB&offer-1-price=239&offer-1-condition=recertified&offer-1-warranty=2"
         );
         var rows = page.QuerySelectorAll(".layouts tbody tr").Select(r => r.TextContent).ToList();
         rows[0].ShouldContain("recertified", customMessage: "the cheapest comes first");

@@ -37,8 +37,8 @@ public sealed class SliceTests : IAsyncLifetime
     {
         await AddHost("brick");
         await Ask("automation-hub", "ember lights");
-        await Ask("media-library", "films", ("load-0-library", "0.2"), ("kind", "SystemContainer"));
-        await Ask("file-cloud", "papers", ("load-0-quota", "20"), ("kind", "AppStack"), ("image", "registry.example/papers:1.0"));
+        await Ask("media-library", "films", ("load-0-library", "0.2"), ("kind", "system-container"));
+        await Ask("file-cloud", "papers", ("load-0-quota", "20"), ("kind", "app-stack"), ("image", "registry.example/papers:1.0"));
         foreach (var guest in new[] { "ember-lights", "films", "papers" })
         {
             var open = await site.Get($"/Bench?guest={guest}");
@@ -108,7 +108,7 @@ public sealed class SliceTests : IAsyncLifetime
         var host = await site.Get("/Kit/Host/loft");
         var disks = host.QuerySelectorAll("input[name=disk]").Select(d => ("disk", d.GetAttribute("value")!)).ToArray();
         disks.Length.ShouldBe(4);
-        host = await site.Send(host, "select[name=layout]", [("pool", "clay"), ("layout", "Parity2"), .. disks]);
+        host = await site.Send(host, "select[name=layout]", [("pool", "clay"), ("layout", "parity2"), .. disks]);
         host.QuerySelector(".pool-list")!.TextContent.ShouldContain("double parity");
         host = await site.Send(host, ".pool-list button");
         host.QuerySelector("#pools")!.TextContent.ShouldContain("None yet");
@@ -141,7 +141,7 @@ public sealed class SliceTests : IAsyncLifetime
     [InlineData("load-0-cameras", "65", "Cameras: 1 to 64; 65 was given")]
     [InlineData("memory", "plenty", "Memory: a size")]
     [InlineData("vcpu", "0", "Processors: a whole number")]
-    [InlineData("image", "a b", "no spaces")]
+    [InlineData("image", "a b", "without spaces")]
     [InlineData("folders", "data", "/folder/on/host /folder/in/container")]
     [InlineData("name", "", "Give the guest a name")]
     public async Task A_want_that_makes_no_sense_is_named_and_kept(string field, string value, string says)
@@ -267,7 +267,7 @@ public sealed class SliceTests : IAsyncLifetime
     public async Task Hostile_names_do_no_harm_on_any_page(string name)
     {
         await AddHost(name);
-        await Ask("file-cloud", name, ("kind", "AppStack"));
+        await Ask("file-cloud", name, ("kind", "app-stack"));
         var id = (await site.Get("/Bench")).QuerySelector(".tray .chip")!.GetAttribute("data-guest")!;
         var host = (await site.Get("/Bench")).QuerySelector(".board")!.GetAttribute("data-drop")!;
         await site.Send(await site.Get($"/Bench?guest={id}"), $"#place-{host}");

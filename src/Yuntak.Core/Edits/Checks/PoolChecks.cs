@@ -35,7 +35,7 @@ public static class PoolChecks
             yield return new Problem("disks", $"A disk is in {pool.Name} twice.");
         }
 
-        foreach (var problem in HostShapes.Pool.Problems(pool).Concat(LayoutProblems(pool)))
+        foreach (var problem in PoolShapes.Pool.Problems(pool).Concat(LayoutProblems(pool)))
         {
             yield return problem;
         }

@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
@@ -5,133 +6,11 @@ using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;
 
-/// <summary>The shapes of a guest and what belongs to it.</summary>
+/// <summary>The shape of a guest.</summary>
 public static class GuestShapes
 {
-    private static readonly Codec<string> Path = Codecs.Text(400);
-
     /// <summary>The least memory a guest is given.</summary>
     public static readonly ByteSize LeastMemory = ByteSize.FromMiB(16);
-
-    private static readonly Shape<Want> Want = new(
-        "want",
-        new Want(""),
-        Of<Want>.Always(
-            "profile",
-            nameof(Profiles.Want.ProfileId),
-            "what it is for",
-            Codecs.Text(Names.LongestName),
-            "",
-            w => w.ProfileId,
-            (w, v) => w with { ProfileId = v }
-        ),
-        new NumberMap<Want>(
-            "load",
-            nameof(Profiles.Want.Load),
-            "load",
-            w => w.Load.Select(l => (l.Id, l.Value)),
-            (w, v) => w with { Load = [.. v.Select(l => new LoadValue(l.Name, l.Value))] }
-        ).Explained("what is left out follows the profile")
-    );
-
-    private static readonly Shape<FolderMount> Folder = new(
-        "folder",
-        new FolderMount("", ""),
-        Of<FolderMount>.Always(
-            "host",
-            nameof(FolderMount.HostPath),
-            "folder outside",
-            Path,
-            "",
-            f => f.HostPath,
-            (f, v) => f with { HostPath = v }
-        ),
-        Of<FolderMount>.Always(
-            "container",
-            nameof(FolderMount.ContainerPath),
-            "folder inside",
-            Path,
-            "",
-            f => f.ContainerPath,
-            (f, v) => f with { ContainerPath = v }
-        ),
-        Of<FolderMount>.Value(
-            "read-only",
-            nameof(FolderMount.ReadOnly),
-            "only read",
-            Codecs.Flag(),
-            false,
-            f => f.ReadOnly,
-            (f, v) => f with { ReadOnly = v }
-        )
-    );
-
-    /// <summary>Where a guest is. In a file the host is named, in the model known by its id.</summary>
-    private static readonly Shape<Placement> Place = new(
-        "place",
-        new Placement(new HostId("")),
-        Of<Placement>.Always(
-            "host",
-            nameof(Placement.Host),
-            "host",
-            Codecs.Text(100),
-            "",
-            p => p.Host.Value,
-            (p, v) => p with { Host = new HostId(v) }
-        ),
-        Of<Placement>
-            .MaybeText(
-                "system-pool",
-                nameof(Placement.SystemPool),
-                "pool",
-                Codecs.Text(100),
-                p => p.SystemPool,
-                (p, v) => p with { SystemPool = v }
-            )
-            .NoneIs("none"),
-        Of<Placement>
-            .MaybeText(
-                "bulk-pool",
-                nameof(Placement.BulkPool),
-                "pool for bulk data",
-                Codecs.Text(100),
-                p => p.BulkPool,
-                (p, v) => p with { BulkPool = v }
-            )
-            .NoneIs("none")
-    );
-
-    private static readonly Shape<Growth> Growth = new(
-        "growth",
-        new Growth(),
-        Of<Growth>.Value(
-            "per-month",
-            nameof(Labs.Growth.PerMonth),
-            "grows a month",
-            Codecs.Size(Prefixes.Decimal),
-            default,
-            g => g.PerMonth,
-            (g, v) => g with { PerMonth = v }
-        ),
-        Of<Growth>.Value(
-            "share-a-year",
-            nameof(Labs.Growth.ShareAYear),
-            "grows a year, as a share",
-            Codecs.Number(0, 10),
-            0,
-            g => g.ShareAYear,
-            (g, v) => g with { ShareAYear = v }
-        ),
-        Of<Growth>.Value(
-            "give-or-take",
-            nameof(Labs.Growth.GiveOrTake),
-            "give or take, as a share",
-            Codecs.Number(0, 1),
-            0,
-            g => g.GiveOrTake,
-            (g, v) => g with { GiveOrTake = v }
-        )
-    );
 
     /// <summary>A guest. Figures beside the advice are silent here: their words say what comes of them.</summary>
     public static readonly Shape<Guest> Guest = new(
@@ -162,7 +41,7 @@ public static class GuestShapes
             "wants",
             nameof(Labs.Guest.Wants),
             "want",
-            () => Want,
+            () => GuestPartShapes.Want,
             w => w.ProfileId,
             g => g.Wants,
             (g, v) => g with { Wants = v }
@@ -246,7 +125,7 @@ public static class GuestShapes
             "folders",
             nameof(Labs.Guest.Folders),
             "folder",
-            () => Folder,
+            () => GuestPartShapes.Folder,
             f => f.HostPath + " " + f.ContainerPath,
             g => g.Folders,
             (g, v) => g with { Folders = v }
@@ -258,7 +137,7 @@ public static class GuestShapes
             "on",
             nameof(Labs.Guest.Placement),
             "place",
-            () => Place,
+            () => GuestPartShapes.Place,
             g => g.Placement,
             (g, v) => g with { Placement = v }
         )
@@ -308,7 +187,14 @@ public static class GuestShapes
             .Saying((was, g) => was.MadeFor == g.MadeFor ? "what is known of its image changed" : null)
             .IsKnown()
             .Explained("left out means it has none"),
-        new Part<Guest, Growth>("growth", nameof(Labs.Guest.Growth), "growth", () => Growth, g => g.Growth, (g, v) => g with { Growth = v })
+        new Part<Guest, Growth>(
+            "growth",
+            nameof(Labs.Guest.Growth),
+            "growth",
+            () => GuestPartShapes.Growth,
+            g => g.Growth,
+            (g, v) => g with { Growth = v }
+        )
             .Saying((_, g) => (g.Growth ?? new Growth()).Words())
             .IsKnown()
             .Explained("of its bulk data"),

@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Labs;
 
-/// <summary>The shapes of a host, its disks and its pools.</summary>
+/// <summary>The shapes of a host and its processor.</summary>
 public static class HostShapes
 {
     private static readonly Codec<string> Text = Codecs.Text(200);
@@ -80,246 +80,6 @@ public static class HostShapes
                 ? [new Problem("threads", $"{p.Cores} cores have {p.Cores} to {8 * p.Cores} threads; {p.Threads} were given.")]
                 : [],
     };
-
-    /// <summary>A disk.</summary>
-    public static readonly Shape<Disk> Disk = new(
-        "disk",
-        new Disk("", "", default, DiskKind.Spinning),
-        Of<Disk>.Always(
-            "id",
-            nameof(Labs.Disk.Id),
-            "stable id",
-            Text,
-            "",
-            d => d.Id,
-            (d, v) => d with { Id = v, Name = d.Name.Length == 0 ? v : d.Name }
-        ),
-        Of<Disk>
-            .Value("name", nameof(Labs.Disk.Name), "is now called", Text, "", d => d.Name, (d, v) => d with { Name = v })
-            .LeftOutWhen((_, _) => false)
-            .Saying((was, now) => $"is now called {now.Name}"),
-        Of<Disk>.Always(
-            "size",
-            nameof(Labs.Disk.Size),
-            "size",
-            Codecs.Size(Prefixes.Decimal),
-            default,
-            d => d.Size,
-            (d, v) => d with { Size = v }
-        ),
-        Of<Disk>.Always(
-            "kind",
-            nameof(Labs.Disk.Kind),
-            "kind",
-            Codecs.Word(LabWords.Disks),
-            DiskKind.Spinning,
-            d => d.Kind,
-            (d, v) => d with { Kind = v }
-        ),
-        new ListOf<Disk, string>(
-            "mounted-at",
-            nameof(Labs.Disk.MountedAt),
-            "mounted at",
-            Text,
-            d => d.MountedAt,
-            (d, v) => d with { MountedAt = v }
-        ),
-        Of<Disk>.MaybeText("model", nameof(Labs.Disk.Model), "model", Text, d => d.Model, (d, v) => d with { Model = v }),
-        Of<Disk>
-            .Maybe(
-                "hours",
-                nameof(Labs.Disk.HoursRun),
-                "hours run",
-                Codecs.Number(0, 10_000_000),
-                d => d.HoursRun,
-                (d, v) => d with { HoursRun = v }
-            )
-            .ThatGrows(),
-        Of<Disk>.Value(
-            "removable",
-            nameof(Labs.Disk.Removable),
-            "meant to be pulled out",
-            Codecs.Flag(),
-            false,
-            d => d.Removable,
-            (d, v) => d with { Removable = v }
-        ),
-        new ListOf<Disk, string>("holds", nameof(Labs.Disk.Holds), "holds", Text, d => d.Holds, (d, v) => d with { Holds = v }),
-        new Part<Disk, DiskHealth>(
-            "health",
-            nameof(Labs.Disk.Health),
-            "",
-            () => HardwareShapes.Health,
-            d => d.Health,
-            (d, v) => d with { Health = v }
-        ).Saying(HealthWords),
-        Of<Disk>.MaybeText(
-            "controller",
-            nameof(Labs.Disk.Controller),
-            "hangs on",
-            Text,
-            d => d.Controller,
-            (d, v) => d with { Controller = v }
-        ),
-        Of<Disk>.Maybe(
-            "sector",
-            nameof(Labs.Disk.Sector),
-            "physical sector",
-            Codecs.Whole(512, 1 << 20),
-            d => d.Sector,
-            (d, v) => d with { Sector = v }
-        )
-    );
-
-    /// <summary>A pool. What is only said of it needs no work; its name, layout, disks and encryption do.</summary>
-    public static readonly Shape<Pool> Pool = new(
-        "pool",
-        new Pool("", PoolLayout.Single, PoolFamily.BlockArray, []),
-        Of<Pool>
-            .Always("name", nameof(Labs.Pool.Name), "name", Codecs.Name("pool"), "", p => p.Name, (p, v) => p with { Name = v })
-            .Saying((was, now) => $"is called {now.Name} now"),
-        Of<Pool>.Always(
-            "layout",
-            nameof(Labs.Pool.Layout),
-            "layout",
-            Codecs.Word(LabWords.Layouts),
-            PoolLayout.Single,
-            p => p.Layout,
-            (p, v) => p with { Layout = v }
-        ),
-        Of<Pool>
-            .Value(
-                "family",
-                nameof(Labs.Pool.Family),
-                "family",
-                Codecs.Word(LabWords.Families),
-                PoolFamily.BlockArray,
-                p => p.Family,
-                (p, v) => p with { Family = v }
-            )
-            .LeftOutWhen((_, _) => false),
-        new ListOf<Pool, string>("disks", nameof(Labs.Pool.DiskIds), "disks", Text, p => p.DiskIds, (p, v) => p with { DiskIds = v })
-        {
-            Most = 240,
-            Always = true,
-        }.IsNeeded(),
-        new Extra<Pool>(
-            "missing",
-            "disks that are no longer in the host",
-            "a list of disk ids",
-            () =>
-                new JsonObject
-                {
-                    ["type"] = "array",
-                    ["items"] = new JsonObject { ["type"] = "string" },
-                }
-        ).Explained("those of its disks that are no longer in the host"),
-        Of<Pool>.Value(
-            "groups",
-            nameof(Labs.Pool.Groups),
-            "groups",
-            Codecs.Whole(1, 60),
-            1,
-            p => p.Groups,
-            (p, v) => p with { Groups = v }
-        ),
-        new ListOf<Pool, ContentKind>(
-            "takes",
-            nameof(Labs.Pool.Takes),
-            "is for",
-            Codecs.Word(LabWords.Contents),
-            p => p.Takes,
-            (p, v) => p with { Takes = v }
-        )
-            .Saying((_, p) => $"is for {(p.Takes.Count == 0 ? "anything" : string.Join(", ", p.Takes.Select(t => t.Words())))}")
-            .IsKnown(),
-        Of<Pool>
-            .Maybe(
-                "encrypted",
-                nameof(Labs.Pool.Encrypted),
-                "encrypted",
-                Codecs.Flag(),
-                p => p.Encrypted,
-                (p, v) => p with { Encrypted = v }
-            )
-            .Saying((_, p) => $"is {(p.Encrypted == true ? "" : "not ")}encrypted"),
-        new ListOf<Pool, string>(
-            "key-in",
-            nameof(Labs.Pool.KeyPlaces),
-            "places of its key",
-            Text,
-            p => p.KeyPlaces,
-            (p, v) => p with { KeyPlaces = v }
-        )
-        {
-            Most = 10,
-        }
-            .Saying((_, p) => $"has its key in {Numbers.Count(p.KeyPlaces.Count, "place")}")
-            .IsKnown(),
-        Of<Pool>
-            .Maybe(
-                "scrub-days",
-                nameof(Labs.Pool.ScrubDays),
-                "days between scrubs",
-                Codecs.Whole(0, 3660),
-                p => p.ScrubDays,
-                (p, v) => p with { ScrubDays = v }
-            )
-            .Saying((_, p) => p.ScrubDays is > 0 and var days ? $"is scrubbed every {Numbers.Count(days, "day")}" : "is not scrubbed")
-            .IsKnown(),
-        Of<Pool>
-            .Value("thin", nameof(Labs.Pool.Thin), "thin", Codecs.Flag(), false, p => p.Thin, (p, v) => p with { Thin = v })
-            .Saying((_, p) => $"holds {(p.Thin ? "thin" : "thick")} volumes")
-            .IsKnown(),
-        Of<Pool>
-            .Value(
-                "compression",
-                nameof(Labs.Pool.Compression),
-                "compression",
-                Codecs.Number(1, 20),
-                1,
-                p => p.Compression,
-                (p, v) => p with { Compression = v }
-            )
-            .Saying((_, p) => $"compresses {Numbers.Short(p.Compression)} : 1")
-            .IsKnown(),
-        Of<Pool>
-            .Value(
-                "already-used",
-                nameof(Labs.Pool.AlreadyUsed),
-                "already used",
-                Codecs.Size(Prefixes.Binary),
-                default,
-                p => p.AlreadyUsed,
-                (p, v) => p with { AlreadyUsed = v }
-            )
-            .Saying((_, p) => $"already holds {p.AlreadyUsed}")
-            .IsKnown(),
-        Of<Pool>
-            .Maybe(
-                "age-years",
-                nameof(Labs.Pool.AgeYears),
-                "age of its disks, years",
-                Codecs.Number(0, 30),
-                p => p.AgeYears,
-                (p, v) => p with { AgeYears = v }
-            )
-            .Saying((_, p) => p.AgeYears is { } years ? $"has disks of {Numbers.Short(years)} years" : "has disks of an age nobody said")
-            .Explained("as somebody said; the hours of its disks count when it is left out")
-            .IsKnown(),
-        Of<Pool>
-            .Value(
-                "spare-ready",
-                nameof(Labs.Pool.SpareReady),
-                "spare ready",
-                Codecs.Flag(),
-                false,
-                p => p.SpareReady,
-                (p, v) => p with { SpareReady = v }
-            )
-            .Saying((_, p) => p.SpareReady ? "has a spare ready" : "has no spare ready")
-            .IsKnown()
-    );
 
     private static readonly Shape<ReadinessCheck> Check = new(
         "ticked line",
@@ -451,13 +211,29 @@ public static class HostShapes
             )
             .IsSilent()
             .IsKnown(),
-        new Parts<Host, Disk>("disks", "Facts.Disks", "disk", () => Disk, d => d.Id, h => h.Disks, (h, v) => h with { Disks = v })
+        new Parts<Host, Disk>(
+            "disks",
+            "Facts.Disks",
+            "disk",
+            () => DiskShapes.Disk,
+            d => d.Id,
+            h => h.Disks,
+            (h, v) => h with { Disks = v }
+        )
         {
             Most = 256,
             Words = d => $"disk {d.Name}, {d.Size.ToDecimalString()} {d.Kind.Words()}",
             Before = d => $"disk {d.Name}",
         },
-        new Parts<Host, Pool>("pools", "Plan.Pools", "pool", () => Pool, p => p.Name, h => h.Pools, (h, v) => h with { Pools = v })
+        new Parts<Host, Pool>(
+            "pools",
+            "Plan.Pools",
+            "pool",
+            () => PoolShapes.Pool,
+            p => p.Name,
+            h => h.Pools,
+            (h, v) => h with { Pools = v }
+        )
         {
             Most = 100,
         }.IsSilent(),
@@ -497,20 +273,4 @@ public static class HostShapes
                 .Where(g => g.Count() > 1)
                 .Select(g => new Problem("disks", $"Two disks of {h.Name} have the same id, «{g.Key}».")),
     };
-
-    /// <summary>Health in one word, and what it is made of where both forms say.</summary>
-    private static string? HealthWords(Disk was, Disk now)
-    {
-        var telling = new Telling();
-        telling.Change("health", was.Health?.Word ?? "unknown", now.Health?.Word ?? "unknown");
-        if (was.Health is { } before && now.Health is { } after)
-        {
-            foreach (var field in HardwareShapes.Health.Fields.Where(f => f.Name != "passed"))
-            {
-                field.Tell(before, after, telling);
-            }
-        }
-
-        return telling.Told.Count == 0 ? null : string.Join(", ", telling.Told.Select(t => t.Text));
-    }
 }

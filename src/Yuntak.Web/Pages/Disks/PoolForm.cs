@@ -29,7 +29,7 @@ public sealed class PoolForm
     /// <summary>The form of a pool that is there.</summary>
     public static PoolForm Of(Pool pool)
     {
-        var values = FormFields.From(HostShapes.Pool, pool, Called);
+        var values = FormFields.From(PoolShapes.Pool, pool, Called);
         values["used"] = pool.AlreadyUsed == Core.Units.ByteSize.Zero ? "" : values["used"];
         values["compression"] = pool.Compression is 1 ? "" : values["compression"];
         values["encrypted"] = pool.Encrypted.YesNo() ?? "";
@@ -47,7 +47,7 @@ public sealed class PoolForm
     /// <summary>The pool with what was typed.</summary>
     /// <exception cref="Refused">Something typed does not make sense.</exception>
     public Pool ToPool(Pool before) =>
-        fields.Into(HostShapes.Pool, before, called: Called) with
+        fields.Into(PoolShapes.Pool, before, called: Called) with
         {
             Takes = [.. takes.Select(t => LabWords.Contents.Read(t, "What it is for")).Distinct()],
             KeyPlaces = [.. fields["key-places"].Split('\n').Select(Names.Clean).Where(p => p.Length > 0)],
