@@ -2,6 +2,7 @@ using System.Text.RegularExpressions;
 using BenchmarkDotNet.Attributes;
 using Microsoft.AspNetCore.Builder;
 using Yuntak.Core.Shapes;
+using Yuntak.Web.Rooms;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Bench;
@@ -34,54 +35,13 @@ public partial class PageBenchmarks
     [Benchmark(Baseline = true)]
     public Task<string> Trivial_page() => client.GetStringAsync("/yuntak.svg");
 
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Bench_page() => client.GetStringAsync("/Bench");
+    /// <summary>The pages of the rooms, as the demo has them.</summary>
+    public static IEnumerable<string> Pages => House.Pages.Where(p => p.IsView && !p.AfterReading).Select(p => p.Path);
 
     [Benchmark]
     [Limit(50)]
-    public Task<string> Bench_page_with_a_guest_open() => client.GetStringAsync("/Bench?guest=reelroom");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Kit_page() => client.GetStringAsync("/Kit");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Kit_page_with_a_card_open() => client.GetStringAsync("/Kit?host=kiln&look=cards%2F0000:01:00.0");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Readiness_page() => client.GetStringAsync("/Kit/Ready/cellar");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Wants_page() => client.GetStringAsync("/Wants");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Want_page() => client.GetStringAsync("/Wants/Guest/owlwatch");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Profile_page() => client.GetStringAsync("/Wants/Profile/media-library");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Disks_page() => client.GetStringAsync("/Disks?host=kiln&pool=clay");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Layouts_page() => client.GetStringAsync("/Disks/Layouts?disks=6x20TB&price=400");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Need_page() =>
-        client.GetStringAsync("/Disks/Layouts?need=80TB&survives=2&offer-0-size=20TB&offer-0-price=400&offer-1-size=8TB&offer-1-price=150");
-
-    [Benchmark]
-    [Limit(50)]
-    public Task<string> Runbook_page() => client.GetStringAsync("/Runbook");
+    [ArgumentsSource(nameof(Pages))]
+    public Task<string> Page(string path) => client.GetStringAsync(path);
 
     /// <summary>The form is fetched first, as a person sees it first; then the change is sent and the page with the new verdict comes back.</summary>
     [Benchmark]

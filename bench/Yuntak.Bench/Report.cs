@@ -1,5 +1,6 @@
 using System.Globalization;
 using BenchmarkDotNet.Reports;
+using BenchmarkDotNet.Running;
 
 namespace Yuntak.Bench;
 
@@ -12,7 +13,7 @@ internal static class Report
         var trivial = summary.Reports.Single(r => r.BenchmarkCase.Descriptor.Baseline).ResultStatistics!.Mean;
         var within = true;
         Console.WriteLine();
-        Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{"what", -46} {"mean", 10} {"ratio", 9}   limit"));
+        Console.WriteLine(string.Create(CultureInfo.InvariantCulture, $"{"what", -62} {"mean", 10} {"ratio", 9}   limit"));
         foreach (var report in summary.Reports)
         {
             var method = report.BenchmarkCase.Descriptor.WorkloadMethod;
@@ -26,11 +27,17 @@ internal static class Report
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{method.Name.Replace('_', ' '), -46} {milliseconds, 7:0.000} ms {report.ResultStatistics.Mean / trivial, 8:0.0}×   {verdict}"
+                    $"{Name(report.BenchmarkCase), -62} {milliseconds, 7:0.000} ms {report.ResultStatistics.Mean / trivial, 8:0.0}×   {verdict}"
                 )
             );
         }
 
         return within;
     }
+
+    private static string Name(BenchmarkCase measured) =>
+        string.Join(
+            ' ',
+            [measured.Descriptor.WorkloadMethod.Name.Replace('_', ' '), .. measured.Parameters.Items.Select(p => (string)p.Value)]
+        );
 }

@@ -1,36 +1,10 @@
+using Yuntak.Web.Rooms;
+
 namespace Yuntak.Browser.Tests;
 
 /// <summary>Every page against WCAG 2.2 AA as axe-core checks it, wide in light and narrow in dark: contrast hangs on the one, sizes and reflow on the other.</summary>
 public abstract class AccessibilityTests(int width, bool dark)
 {
-    public static readonly string[] Pages =
-    [
-        "/Bench",
-        "/Bench?guest=lantern",
-        "/Kit",
-        "/Kit/Host/kiln",
-        "/Kit/Host?like=wren",
-        "/Kit/Ready/cellar",
-        "/Kit?host=kiln&look=cards%2F0000:01:00.0",
-        "/Wants",
-        "/Wants/Guest",
-        "/Wants/Guest/owlwatch",
-        "/Wants/Guest?profile=network-boot",
-        "/Wants/Profiles",
-        "/Wants/Profile/camera-recorder",
-        "/Disks?host=kiln&pool=clay",
-        "/Disks/Layouts?disks=6x20TB&price=400",
-        "/Disks/Layouts?need=20TB&survives=2&offer-0-size=8TB&offer-0-price=150&offer-0-warranty=3",
-        "/Runbook",
-        "/History",
-        "/Lab",
-        "/Rules",
-        "/Find?q=kiln",
-    ];
-
-    /// <summary>Pages that are there once a host was read again.</summary>
-    private static readonly string[] AfterReading = ["/Kit/Reading/1", "/Kit/Reading/1?host=new"];
-
     [Fact]
     public async Task Every_page_passes()
     {
@@ -41,7 +15,7 @@ public abstract class AccessibilityTests(int width, bool dark)
         person.Click("#read");
         person.Find("#accept-again");
         List<string> found = [];
-        foreach (var path in Pages.Concat(AfterReading))
+        foreach (var path in House.Pages.Where(p => p.IsView).OrderBy(p => p.AfterReading).Select(p => p.Path))
         {
             person.Go(path);
             // Run by the driver, not by the page: the page's own policy stays as strict as it is.

@@ -81,10 +81,7 @@ internal static class Known
     private static ValueList<Profile> Profiles(Lab stands, Lab draft) =>
         [
             .. draft.Profiles,
-            .. stands.Profiles.Where(p =>
-                draft.Book.Find(p.Id) is null
-                && stands.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))
-            ),
+            .. stands.Profiles.Where(p => draft.Book.Find(p.Id) is null && stands.Guests.Any(g => g.Wants.Any(w => w.ProfileId == p.Id))),
         ];
 
     /// <summary>What stands keeps its figures, whatever is said of its load or its profile: they are written down before that is taken over.</summary>

@@ -6,68 +6,11 @@ using Yuntak.Core.Wants.Rules;
 
 namespace Yuntak.Core.Stations;
 
-/// <summary>All rules, in one explicit list.</summary>
+/// <summary>All rules.</summary>
 public static class RuleBook
 {
-    /// <summary>The rules, by station.</summary>
-    public static readonly IReadOnlyList<IRule> Rules =
-    [
-        new VirtualisationOff(),
-        new RouterNeedsTwoPorts(),
-        new GuestsOnBootDisk(),
-        new OldDisk(),
-        new NoBatteryBackup(),
-        new BootFromRemovable(),
-        new IsolationOff(),
-        new DiskFailing(),
-        new DiskLosesSectors(),
-        new DiskWorn(),
-        new PoolLost(),
-        new PoolDegraded(),
-        new AddressChanges(),
-        new StaysOff(),
-        new TooHot(),
-        new FirmwareOld(),
-        new MoreVcpuThanThreads(),
-        new MachineOnlyService(),
-        new NoDataFolder(),
-        new WrongFamily(),
-        new MemoryStarved(),
-        new MemoryGenerous(),
-        new LatestTag(),
-        new ScratchOnSpinning(),
-        new AcceleratorBusy(),
-        new EncoderOver(),
-        new NoEncoder(),
-        new PrivilegedContainer(),
-        new HealthCheckShort(),
-        new StreamsOverLink(),
-        new ParityDiskSmall(),
-        new KeyNotKept(),
-        new FullSoon(),
-        new FillsSoon(),
-        new ThinParity(),
-        new SizesLeftOver(),
-        new MixedKinds(),
-        new UsbInParity(),
-        new NoScrub(),
-        new ThinPromised(),
-        new GuestDisksOnSpinning(),
-        new NamesDiffer(),
-        new GuestDisksOnParity(),
-        new SameBatch(),
-        new MemoryOver(),
-        new MemoryTight(),
-        new MemoryPromised(),
-        new CoresOver(),
-        new CoresTight(),
-        new VcpuCrowded(),
-        new PoolOver(),
-        new PoolPastComfort(),
-        new NoPoolForGuest(),
-        new RouterWithTestGuests(),
-        new NotPlaced(),
-    ];
+    /// <summary>The rules, station by station: each brings its own list.</summary>
+    public static readonly IReadOnlyList<IRule> Rules = [.. KitRules.All, .. WantsRules.All, .. DisksRules.All, .. BenchRules.All];
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
     public static IReadOnlyList<Finding> Check(Assessment lab) =>

@@ -1,52 +1,14 @@
 using System.Net;
 using AngleSharp.Dom;
 using Yuntak.Core.Labs;
+using Yuntak.Web.Rooms;
 
 namespace Yuntak.Web.Tests.Http;
 
 /// <summary>Every page of the demo: headers, content security, anti-forgery, and what the demo is to show.</summary>
 public class PageTests(Site site) : IClassFixture<Site>
 {
-    private static readonly string[] Pages =
-    [
-        "/",
-        "/Bench",
-        "/Bench?guest=lantern",
-        "/Bench?guest=reelroom",
-        "/Bench?guest=nobody",
-        "/Kit",
-        "/Kit/Host",
-        "/Kit/Host/kiln",
-        "/Kit/Host?like=wren",
-        "/Kit/Ready/cellar",
-        "/Kit?host=kiln&look=cards%2F0000:01:00.0",
-        "/Wants",
-        "/Wants/Guest",
-        "/Wants/Guest?profile=camera-recorder",
-        "/Wants/Guest/glazelog",
-        "/Wants/Guest?profile=network-boot",
-        "/Wants/Guest?profile=language-model",
-        "/Wants/Profiles",
-        "/Wants/Profile",
-        "/Wants/Profile/media-library",
-        "/Wants/Profile?like=wiki",
-        "/Disks",
-        "/Disks?host=kiln&pool=clay",
-        "/Disks?host=cellar&disk=wwn-0x0000000000040001",
-        "/Disks?host=nowhere&pool=none",
-        "/Disks/Layouts",
-        "/Disks/Layouts?disks=6x20TB&price=400&age=4",
-        "/Disks/Layouts?disks=3x20XB",
-        "/Disks/Layouts?need=20TB&survives=2&offer-0-size=8TB&offer-0-price=150&offer-0-warranty=3",
-        "/Runbook",
-        "/History",
-        "/Lab",
-        "/Find?q=kiln",
-        "/Find",
-        "/Rules",
-    ];
-
-    public static TheoryData<string> AllPages() => [.. Pages];
+    public static TheoryData<string> AllPages() => [.. House.Pages.Where(p => !p.AfterReading).Select(p => p.Path)];
 
     [Theory]
     [MemberData(nameof(AllPages))]

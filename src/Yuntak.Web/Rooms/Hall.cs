@@ -1,0 +1,34 @@
+using Yuntak.Core.Findings;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Rooms;
+
+/// <summary>What lies beside the route: every change there was, the whole lab as a file, the rule book, the search.</summary>
+public sealed class Hall : Room
+{
+    public override Station? Station => null;
+
+    public override IReadOnlyList<RoomPage> Pages =>
+        [
+            new("/") { IsView = false },
+            new("/History", new Picture("history")),
+            new("/Lab", new Picture("lab")),
+            new("/Rules"),
+            new("/Find?q=kiln"),
+            new("/Find") { IsView = false },
+        ];
+
+    public override IEnumerable<Hit> Answers(Desk desk) =>
+        [
+            .. desk.Assessment.Findings.Select(f => new Hit(
+                HitKind.Finding,
+                f.Title,
+                f.Severity.ToString().ToLowerInvariant(),
+                $"/{f.Rule.Station}"
+            )),
+            .. House.Rooms.Select(r => r.Station).OfType<Station>().Select(s => new Hit(HitKind.Station, s.ToString(), "station", $"/{s}")),
+            new(HitKind.Page, "History", "every change, and the way back", "/History"),
+            new(HitKind.Page, "Lab file", "read or write the whole lab", "/Lab"),
+            new(HitKind.Page, "Rule book", "everything that is looked out for", "/Rules"),
+        ];
+}

@@ -1,0 +1,28 @@
+using Yuntak.Core.Findings;
+using Yuntak.Web.Shared;
+
+namespace Yuntak.Web.Rooms;
+
+/// <summary>Taking stock of hosts.</summary>
+public sealed class KitRoom : Room
+{
+    public override Station? Station => Core.Findings.Station.Kit;
+
+    public override IReadOnlyList<RoomPage> Pages =>
+        [
+            new("/Kit", new Picture("kit", Height: 960)),
+            new("/Kit?host=kiln&look=cards%2F0000:01:00.0", new Picture("kit-thing")),
+            new("/Kit?host=cellar&look=disks%2Fwwn-0x0000000000040002", new Picture("kit-dark", Dark: true)),
+            new("/Kit/Host") { IsView = false },
+            new("/Kit/Host/kiln", new Picture("kit-host", Height: 960)),
+            new("/Kit/Host?like=wren"),
+            new("/Kit/Ready/cellar", new Picture("kit-ready", Height: 960)),
+            new("/Kit/Reading/1", new Picture("kit-reading", Height: 1080)) { AfterReading = true },
+            new("/Kit/Reading/1?host=new") { AfterReading = true },
+        ];
+
+    public override IEnumerable<Hit> Answers(Desk desk) =>
+        desk
+            .Lab.Hosts.Select(h => new Hit(HitKind.Thing, h.Name, $"host, {h.Description}", $"/Kit/Host/{Escaped(h.Id.Value)}"))
+            .Append(new Hit(HitKind.Page, "Add a host", "paste, upload or by hand", "/Kit#add"));
+}
