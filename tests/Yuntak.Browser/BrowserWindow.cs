@@ -1,5 +1,6 @@
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
+using Yuntak.Web.Rooms;
 
 namespace Yuntak.Browser;
 

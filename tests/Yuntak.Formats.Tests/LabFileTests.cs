@@ -177,6 +177,16 @@ public class LabFileTests
         LabFile.Read(broken).Lab.ShouldBeNull();
     }
 
+    [Fact]
+    public void What_is_published_is_what_the_shapes_say()
+    {
+        var docs = Path.Combine(AppContext.BaseDirectory, "docs");
+        File.ReadAllText(Path.Combine(docs, "lab-file.schema.json")).ShouldBe(LabFileDocs.Schema(), "run ./yuntak docs");
+        var page = File.ReadAllText(Path.Combine(docs, "lab-file.md"));
+        page.ShouldContain(LabFileDocs.TableBegins);
+        page.ShouldBe(LabFileDocs.Page(page), "run ./yuntak docs");
+    }
+
     private static Task<JsonSchema> SchemaAsync() =>
         JsonSchema.FromFileAsync(Path.Combine(AppContext.BaseDirectory, "docs", "lab-file.schema.json"));
 

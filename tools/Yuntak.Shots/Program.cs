@@ -1,5 +1,4 @@
 using Yuntak.Browser;
-using Yuntak.Web.Rooms;
 
 // Makes the pictures in docs/screenshots from the demo: those that the rooms name beside their pages.
 if (args.Length != 1)

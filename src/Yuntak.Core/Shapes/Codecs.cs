@@ -176,7 +176,7 @@ public static class Codecs
 
         public override string Say(ByteSize value) => bare == Prefixes.Decimal ? value.ToDecimalString() : value.ToString();
 
-        public override JsonObject Schema() => new() { ["$ref"] = "#/$defs/size" };
+        public override JsonObject Schema() => new() { ["$ref"] = "#/definitions/size" };
     }
 
     private sealed class DayCodec : Codec<DateOnly>

@@ -94,6 +94,10 @@ public abstract class Field<T>(string name, string member, string label)
     /// <param name="parts">Schemas of records, by their names; a part adds its own.</param>
     public abstract JsonObject Schema(JsonObject parts);
 
+    /// <summary>Adds the records it leads to, to a table of all of them.</summary>
+    /// <param name="tables">The members of records, by what people call one.</param>
+    public virtual void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables) { }
+
     /// <summary>What may stand there, in words for the table.</summary>
     public abstract string Expects { get; }
 

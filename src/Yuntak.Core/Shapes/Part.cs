@@ -60,6 +60,9 @@ public sealed class Part<T, TPart>(
         get(record) is { } value ? shape().Problems(value).Select(p => p.Below(Name)) : [];
 
     /// <inheritdoc/>
+    public override void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables) => shape().Describe(tables);
+
+    /// <inheritdoc/>
     public override JsonObject Schema(JsonObject parts) => shape().Reference(parts);
 
     /// <inheritdoc/>

@@ -111,6 +111,9 @@ public sealed class Parts<T, TPart>(
     }
 
     /// <inheritdoc/>
+    public override void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables) => shape().Describe(tables);
+
+    /// <inheritdoc/>
     public override JsonObject Schema(JsonObject parts) =>
         new()
         {

@@ -102,6 +102,19 @@ public sealed class Shape<T>(string name, T blank, params IReadOnlyList<Field<T>
     public T Merge(T common, T theirs, T mine, List<string> clashes) =>
         fields.Aggregate(theirs, (into, field) => field.Merge(common, theirs, mine, into, clashes));
 
+    /// <summary>Adds this record and all it leads to, to a table of records.</summary>
+    /// <param name="tables">The members of records, by what people call one.</param>
+    public void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables)
+    {
+        if (tables.TryAdd(name, [.. fields.Select(f => new FieldText(f.Name, f.Label, f.Expects, f.Needed, f.About))]))
+        {
+            foreach (var field in fields)
+            {
+                field.Describe(tables);
+            }
+        }
+    }
+
     /// <summary>A reference to the schema of this record, which is added to the others when it is not there yet.</summary>
     public JsonObject Reference(JsonObject parts)
     {
@@ -112,7 +125,7 @@ public sealed class Shape<T>(string name, T blank, params IReadOnlyList<Field<T>
             parts[key] = Schema(parts);
         }
 
-        return new JsonObject { ["$ref"] = $"#/$defs/{key}" };
+        return new JsonObject { ["$ref"] = $"#/definitions/{key}" };
     }
 
     /// <summary>The schema of this record.</summary>

@@ -7,6 +7,7 @@ using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
+using Yuntak.Web.Rooms;
 
 namespace Yuntak.Web.Drawing;
 

@@ -4,6 +4,7 @@ using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Intake;
+using Yuntak.Web.Rooms;
 
 namespace Yuntak.Web.Drawing;
 

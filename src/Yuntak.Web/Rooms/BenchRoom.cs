@@ -1,5 +1,8 @@
+using Yuntak.Core.Disks;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Stations;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Rooms;

@@ -1,4 +1,5 @@
 using Yuntak.Core.Findings;
+using Yuntak.Core.Stations;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Rooms;

@@ -1,3 +1,6 @@
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+
 namespace Yuntak.Web.Rooms;
 
 /// <summary>What a search can find, in the order it is shown.</summary>

@@ -1,7 +1,9 @@
 using System.Globalization;
+using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
-using Yuntak.Core.Wants;
+using Yuntak.Core.Shapes;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Rooms;

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 

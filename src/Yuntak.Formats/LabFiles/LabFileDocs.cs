@@ -1,0 +1,86 @@
+using System.Text;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+
+namespace Yuntak.Formats.LabFiles;
+
+/// <summary>What is published about the lab file: its JSON Schema and the table of its members, both read from the shapes that read and write the file.</summary>
+public static class LabFileDocs
+{
+    /// <summary>The line in <c>lab-file.md</c> that the table begins below.</summary>
+    public const string TableBegins = "<!-- the table below is written by ./yuntak docs -->";
+
+    private static readonly JsonSerializerOptions Readable = new()
+    {
+        WriteIndented = true,
+        Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+    };
+
+    /// <summary>The JSON Schema (draft 7) of a lab file.</summary>
+    public static string Schema()
+    {
+        var parts = new JsonObject
+        {
+            ["size"] = new JsonObject
+            {
+                ["description"] = "A number and a unit: 4 GiB, 500 GB, 1.5 TB.",
+                ["type"] = "string",
+                ["pattern"] = @"^\s*[0-9][0-9.,_]*\s*([kKmMgGtTpP]([iI]?[bB])?|[bB])\s*$",
+            },
+        };
+        var lab = LabShapes.Lab.Schema(parts);
+        var properties = (JsonObject)lab["properties"]!;
+        properties.Insert(
+            0,
+            "yuntak",
+            new JsonObject { ["description"] = "Version of the format.", ["enum"] = new JsonArray(LabFile.Version) }
+        );
+        ((JsonArray)lab["required"]!).Insert(0, "yuntak");
+        lab.Insert(0, "$schema", "http://json-schema.org/draft-07/schema#");
+        lab.Insert(1, "title", "Yuntak lab file");
+        lab.Insert(
+            2,
+            "description",
+            "A whole lab: hosts with their disks and pools, guests with what they are for and where they run. Described in lab-file.md."
+        );
+        lab["definitions"] = parts;
+        return lab.ToJsonString(Readable) + "\n";
+    }
+
+    /// <summary>The members of every record of a lab file, as Markdown tables.</summary>
+    public static string Table()
+    {
+        var tables = new Dictionary<string, IReadOnlyList<FieldText>>(StringComparer.Ordinal);
+        LabShapes.Lab.Describe(tables);
+        var text = new StringBuilder();
+        foreach (var (record, fields) in tables)
+        {
+            text.Append(
+                System.Globalization.CultureInfo.InvariantCulture,
+                $"\n### {record}\n\n| name | what | what may stand there |\n|---|---|---|\n"
+            );
+            foreach (var field in fields)
+            {
+                var about = field.About.Length > 0 ? $"; {field.About}" : "";
+                var what = field.Label.Length > 0 ? field.Label : field.Name.Replace('-', ' ');
+                text.Append(
+                    System.Globalization.CultureInfo.InvariantCulture,
+                    $"| `{field.Name}` | {Cell(what + about)} | {Cell(field.Expects)}{(field.Needed ? " · **needed**" : "")} |\n"
+                );
+            }
+        }
+
+        return text.ToString();
+    }
+
+    /// <summary>The page about the lab file with its table as it should be.</summary>
+    public static string Page(string page) =>
+        page.Contains(TableBegins, StringComparison.Ordinal)
+            ? page[..(page.IndexOf(TableBegins, StringComparison.Ordinal) + TableBegins.Length)] + "\n" + Table()
+            : page;
+
+    private static string Cell(string text) => text.Replace("|", "\\|", StringComparison.Ordinal);
+}
