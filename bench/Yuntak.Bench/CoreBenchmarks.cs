@@ -50,6 +50,7 @@ public class CoreBenchmarks
     public int Runbook_from_nothing() => RunbookBuilder.Build(Lab.Empty("new"), lab).Open;
 
     [Benchmark]
+    [Limit(200)]
     public int Layouts_of_sixty_disks() => LayoutChooser.For(sixty).Count;
 
     private static Lab Large()

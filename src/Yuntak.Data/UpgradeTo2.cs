@@ -6,14 +6,18 @@ using Yuntak.Core.Profiles;
 namespace Yuntak.Data;
 
 /// <summary>
-/// From the first form to the second. The first left out what was null, and labs stored early lack members that came later: both are filled in here with what
-/// was meant then. A host's facts and plans part, and a pool may say the age of its disks and that a spare lies ready. Ticks were known by the wording of their
+/// From the first form to the second. The first left out what was null and, in its earliest builds, what was zero; labs stored early lack members that came later.
+/// All are filled in here with what was meant then. A host's facts and plans part, and a pool may say the age of its disks and that a spare lies ready. Ticks were known by the wording of their
 /// steps and by places in a list; they cannot be told apart from others reliably, so they are kept as they are and match no step any more.
 /// </summary>
 internal static class UpgradeTo2
 {
     /// <summary>What a member meant that is not there: «null» where nothing is written.</summary>
     private static readonly Dictionary<string, string> Lab = Members("Ticks=[] Profiles=[]");
+
+    private static readonly Dictionary<string, string> Settings = Members(
+        "SecondThreadGain=0 HostBase=0 ReadCacheRule=\"Cap\" ReadCacheCap=0"
+    );
 
     private static readonly Dictionary<string, string> Host = Members(
         "Disks=[] Pools=[] NetworkPorts BatteryBackup IdleWatts FullWatts WasRead=false Inside PowersOn AddressFixed ReadOn Checks=[] Notes=[]"
@@ -22,13 +26,13 @@ internal static class UpgradeTo2
     private static readonly Dictionary<string, string> Processor = Members("Virtualisation Model");
 
     private static readonly Dictionary<string, string> Disk = Members(
-        "MountedAt=[] Model HoursRun Removable=false Health Holds=[] Controller Sector"
+        "Kind=\"Spinning\" MountedAt=[] Model HoursRun Removable=false Health Holds=[] Controller Sector"
     );
 
     private static readonly Dictionary<string, string> Health = Members("Passed ReallocatedSectors PendingSectors WearPercent Celsius");
 
     private static readonly Dictionary<string, string> Pool = Members(
-        "AlreadyUsed=0 Groups=1 Takes=[] Encrypted KeyPlaces=[] ScrubDays Thin=false Compression=1 AgeYears SpareReady=false"
+        "Layout=\"Single\" Family=\"BlockArray\" AlreadyUsed=0 Groups=1 Takes=[] Encrypted KeyPlaces=[] ScrubDays Thin=false Compression=1 AgeYears SpareReady=false"
     );
 
     private static readonly Dictionary<string, string> Note = Members("On");
@@ -54,7 +58,7 @@ internal static class UpgradeTo2
     private static readonly Dictionary<string, string> Firmware = Members("Date Version Board");
 
     private static readonly Dictionary<string, string> Guest = Members(
-        "Placement Importance=\"Should\" MayShrinkTo Image Folders=[] Life=\"InService\" Devices=[] RunsIn Privileged=false MadeFor HealthCheckMinutes Growth"
+        "Kind=\"Machine\" Placement Importance=\"Should\" MayShrinkTo Image Folders=[] Life=\"InService\" Devices=[] RunsIn Privileged=false MadeFor HealthCheckMinutes Growth"
     );
 
     private static readonly Dictionary<string, string> Overrides = Members("Vcpu Memory SystemDisk Bulk");
@@ -62,6 +66,8 @@ internal static class UpgradeTo2
     private static readonly Dictionary<string, string> Placement = Members("SystemPool BulkPool");
 
     private static readonly Dictionary<string, string> Want = Members("Load=[]");
+
+    private static readonly Dictionary<string, string> LoadValue = Members("Value=0");
 
     private static readonly Dictionary<string, string> Folder = Members("ReadOnly=false");
 
@@ -91,6 +97,9 @@ internal static class UpgradeTo2
         "GraphicsMemory",
     ];
 
+    /// <summary>Lists that follow from a host's other members, which the first form wrote all the same.</summary>
+    private static readonly string[] FollowsFromOthers = ["DisksInNoPool", "DisksToJoin"];
+
     /// <summary>Members of a host that are facts; its pools are its plan.</summary>
     private static readonly string[] Facts =
     [
@@ -114,6 +123,7 @@ internal static class UpgradeTo2
     public static JsonObject Step(JsonObject lab)
     {
         Fill(lab, Lab);
+        Fill(lab["Settings"], Settings);
         Each(lab, "Profiles", FillProfile);
         Each(lab, "Guests", FillGuest);
         Each(lab, "Hosts", FillHost);
@@ -144,6 +154,11 @@ internal static class UpgradeTo2
 
         var plan = new JsonObject();
         Move(host, "Pools", plan);
+        foreach (var name in FollowsFromOthers)
+        {
+            host.Remove(name);
+        }
+
         host["Facts"] = facts;
         host["Plan"] = plan;
     }
@@ -171,7 +186,15 @@ internal static class UpgradeTo2
         Fill(guest["Overrides"], Overrides);
         Fill(guest["Placement"], Placement);
         Fill(guest["Growth"], Growth);
-        Each(guest, "Wants", want => Fill(want, Want));
+        Each(
+            guest,
+            "Wants",
+            want =>
+            {
+                Fill(want, Want);
+                Each(want, "Load", load => Fill(load, LoadValue));
+            }
+        );
         Each(guest, "Folders", folder => Fill(folder, Folder));
     }
 

@@ -209,7 +209,7 @@ public class SliceTests
         await using var person = await SliceSession.OpenAsync(demo: true);
         person.Go("/Bench");
         new OpenQA.Selenium.Interactions.Actions(person.Driver).MoveToElement(person.Find("#ruler-lantern")).Perform();
-        person.Count(".lit[data-guest=lantern]", 2);
+        person.Count(":not(.for-narrow) > .ruler .lit[data-guest=lantern], .columns .lit[data-guest=lantern]", 2);
         person.Count(".lit:not([data-guest=lantern])", 0);
     }
 

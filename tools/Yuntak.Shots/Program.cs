@@ -1,4 +1,5 @@
 using Yuntak.Browser;
+using Yuntak.Web.Rooms;
 
 // Makes the pictures in docs/screenshots from the demo: those that the rooms name beside their pages.
 if (args.Length != 1)

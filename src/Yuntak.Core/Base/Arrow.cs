@@ -3,7 +3,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Base;
 
 /// <summary>Writes «4 → 6 GiB»: a change with the unit said once where it stays the same.</summary>
-public static class Arrow
+internal static class Arrow
 {
     /// <summary>The change from one text to another.</summary>
     public static string Between(string before, string after)

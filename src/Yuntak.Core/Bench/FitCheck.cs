@@ -73,7 +73,7 @@ public static class FitCheck
             var p = after.Processor;
             yield return new FitLimit(
                 $"processor: {p.Peak.Value} wanted at {Numbers.Hour(p.PeakHour)}, {host.Name} has {Numbers.OneDecimal(p.Effective.Value.Value)} effective",
-                $"{p.Peak.Value - (p.Effective.Value * ProcessorBudget.OverShare)} less at {Numbers.Hour(p.PeakHour)} on {host.Name}"
+                $"{p.Peak.Value - (p.Effective.Value * ProcessorBudget.OverShare.Value)} less at {Numbers.Hour(p.PeakHour)} on {host.Name}"
             );
         }
 

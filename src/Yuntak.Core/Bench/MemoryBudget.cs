@@ -9,10 +9,10 @@ namespace Yuntak.Core.Bench;
 public sealed class MemoryBudget
 {
     /// <summary>The share of the memory past which a host is tight; common practice.</summary>
-    public const double TightShare = 0.9;
+    public static readonly Share TightShare = new(0.9);
 
     /// <summary>The share of the memory that may be promised before it hurts; common practice.</summary>
-    public const double PromisedShare = 1.3;
+    public static readonly Share PromisedShare = new(1.3);
 
     internal MemoryBudget(Host host, LabSettings settings, ByteSize readCache, IReadOnlyList<MemoryShare> shares)
     {
@@ -67,11 +67,11 @@ public sealed class MemoryBudget
     public ByteSize Spare => Total - Committed.Value;
 
     /// <summary>The share committed.</summary>
-    public double Share => Committed.Value.ShareOf(Total);
+    public Share Share => Committed.Value.ShareOf(Total);
 
     /// <summary>The verdict.</summary>
     public Fit Fit =>
-        Share > 1 ? Fit.Over
+        Share > Share.All ? Fit.Over
         : Share > TightShare || Promised.ShareOf(Total) > PromisedShare ? Fit.Tight
         : Fit.Fits;
 }

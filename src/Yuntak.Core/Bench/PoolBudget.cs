@@ -112,7 +112,7 @@ public sealed class PoolBudget
     public ByteSize Spare => Room.Usable - Claimed.Value;
 
     /// <summary>The share claimed.</summary>
-    public double Share => Claimed.Value.ShareOf(Room.Usable);
+    public Share Share => Claimed.Value.ShareOf(Room.Usable);
 
     /// <summary>The verdict.</summary>
     public Fit Fit =>

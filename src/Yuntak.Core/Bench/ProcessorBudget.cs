@@ -11,10 +11,10 @@ namespace Yuntak.Core.Bench;
 public sealed class ProcessorBudget
 {
     /// <summary>The share of the effective cores past which the peak hour is tight; common practice.</summary>
-    public const double TightShare = 0.8;
+    public static readonly Share TightShare = new(0.8);
 
     /// <summary>The share past which work queues up so far that services fail; common practice.</summary>
-    public const double OverShare = 1.2;
+    public static readonly Share OverShare = new(1.2);
 
     /// <summary>Virtual processors for each hardware thread past which it hurts; common practice.</summary>
     public const double TightVcpuPerThread = 4;
@@ -77,7 +77,7 @@ public sealed class ProcessorBudget
     public double VcpuPerThread { get; }
 
     /// <summary>The share of the effective cores wanted in the peak hour.</summary>
-    public double Share => Effective.Value.Value > 0 ? Peak.Value.Value / Effective.Value.Value : 0;
+    public Share Share => new(Effective.Value.Value > 0 ? Peak.Value.Value / Effective.Value.Value : 0);
 
     /// <summary>The verdict.</summary>
     public Fit Fit =>

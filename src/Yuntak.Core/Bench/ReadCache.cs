@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench;
 
 /// <summary>Memory that copy-on-write pools take for reading.</summary>
-public static class ReadCache
+internal static class ReadCache
 {
     private static readonly ByteSize Least = ByteSize.FromGiB(2);
 

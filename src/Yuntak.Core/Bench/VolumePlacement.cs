@@ -6,7 +6,7 @@ using Yuntak.Core.Wants;
 namespace Yuntak.Core.Bench;
 
 /// <summary>Chooses the pools for a guest's volumes: guest disks on flash, bulk data on the roomy pool, the boot disk last (common practice).</summary>
-public static class VolumePlacement
+internal static class VolumePlacement
 {
     /// <summary>Where a guest's volumes go on a host. Pools of the names it uses already are kept when the host has them.</summary>
     public static Placement Choose(Lab lab, Guest guest, Host host)

@@ -3,7 +3,7 @@ using MathNet.Numerics.LinearAlgebra.Double;
 namespace Yuntak.Core.Disks;
 
 /// <summary>A group of disks that fail and are rebuilt one at a time: states 0 … p failed disks, data lost at p + 1.</summary>
-public static class BirthDeathChain
+internal static class BirthDeathChain
 {
     /// <summary>
     /// The mean time until data is lost. With hᵢ the mean time from i to i + 1 failed disks, λᵢ = (n − i)·λ and one repair at a time at μ,

@@ -11,8 +11,8 @@ public static class LayoutChooser
     private const int WidestGroup = 12;
     private const int MostCounts = 48;
     private const int MostWithParityDisks = 24;
-    private const double NearlyAsMuch = 0.8;
-    private const double MuchLeftOver = 0.1;
+    private static readonly Share NearlyAsMuch = new(0.8);
+    private static readonly Share MuchLeftOver = new(0.1);
 
     /// <summary>Every sensible way for disks that are there, most room first.</summary>
     /// <param name="disks">The disks; at least one.</param>

@@ -3,7 +3,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks;
 
 /// <summary>When one disk's worth of parity is thin: from 5 disks in a group, from 8 TB a disk, past five years; common practice.</summary>
-public static class ParityAdvice
+internal static class ParityAdvice
 {
     /// <summary>Disks in a group from which two are advised.</summary>
     public const int ManyDisks = 5;

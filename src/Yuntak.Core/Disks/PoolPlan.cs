@@ -57,7 +57,7 @@ public sealed class PoolPlan
     public PoolLayout Layout => Groups[0].Layout;
 
     /// <summary>The share of what was bought that holds data, before the reserve.</summary>
-    public double Efficiency => Room.AfterPadding.ShareOf(Room.Raw);
+    public double Efficiency => Room.AfterPadding.ShareOf(Room.Raw).Value;
 
     /// <summary>What unequal sizes leave unused.</summary>
     public ByteSize LeftOver => Groups.Aggregate(ByteSize.Zero, (sum, g) => sum + g.LeftOver);

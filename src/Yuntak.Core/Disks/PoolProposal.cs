@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Disks;
 
@@ -8,7 +9,7 @@ public static class PoolProposal
 {
     /// <summary>
     /// The boot disk stays with the host. Flash becomes a pool for guest disks, spinning disks one for bulk data, by equal kind. Where the boot disk
-    /// is all there is, guests share it (and a finding says so). Parity follows common practice: two from 5 disks on.
+    /// is all there is, guests share it (and a finding says so). How many failures to survive is what <see cref="ParityAdvice"/> advises for such disks.
     /// </summary>
     public static ValueList<Pool> For(IReadOnlyList<Disk> disks)
     {
@@ -36,7 +37,10 @@ public static class PoolProposal
         var layout =
             disks.Count == 1 ? PoolLayout.Single
             : disks.Count == 2 ? PoolLayout.Mirror
-            : disks.Count < 5 ? PoolLayout.Parity1
+            : ParityAdvice.Wanted(disks.Count, disks.Max(d => d.Size), (disks.Max(d => d.HoursRun) ?? 0) / Duration.HoursPerYear) < 2
+                ? PoolLayout.Parity1
+            // Two parities over three disks keep one disk's worth, as three copies do, and copies are quicker and simpler.
+            : disks.Count == 3 ? PoolLayout.Mirror
             : PoolLayout.Parity2;
         pools.Add(new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)]));
     }

@@ -15,7 +15,7 @@ namespace Yuntak.Core.Disks;
 public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize AfterPadding, ByteSize Usable, ByteSize Comfort)
 {
     /// <summary>The share of the room past which a pool is no longer comfortable; common practice.</summary>
-    public const double ComfortShare = 0.8;
+    public static readonly Share ComfortShare = new(0.8);
 
     /// <summary>The block that pool room is quoted at: 128 KiB.</summary>
     public const int QuotedBlock = 128 * 1024;

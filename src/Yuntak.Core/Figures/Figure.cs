@@ -1,7 +1,7 @@
 namespace Yuntak.Core.Figures;
 
 /// <summary>Makes figures.</summary>
-public static class Figure
+internal static class Figure
 {
     /// <summary>A figure whose inputs are listed only when somebody opens it, so that an assessment of many guests stays quick.</summary>
     /// <param name="label">What the number is.</param>

@@ -40,15 +40,22 @@ public sealed class Finding
     /// <summary>Changes that settle it.</summary>
     public IReadOnlyList<Fix> Fixes => fixes.Value;
 
-    /// <summary>Whether it is about a host, one of its pools, or a guest on it.</summary>
+    /// <summary>Whether it is about a host, one of its pools, or a guest on it or inside one on it.</summary>
     public bool Concerns(Bench.HostAssessment host) =>
         Subject.Kind switch
         {
             SubjectKind.Host => Subject.Id == host.Host.Id.Value,
-            SubjectKind.Pool => Subject.Id.StartsWith(host.Host.Id.Value + "/", StringComparison.Ordinal),
-            _ => host.Guests.Any(g => g.Guest.Id.Value == Subject.Id),
+            SubjectKind.Pool => Subject.Id.StartsWith(Uri.EscapeDataString(host.Host.Id.Value) + "/", StringComparison.Ordinal),
+            SubjectKind.Guest => host.AllGuests.Any(g => g.Guest.Id.Value == Subject.Id),
         };
 
-    /// <summary>What it is known by while it lasts: the rule and the subject.</summary>
-    public string Key => $"{Rule.Id}@{Subject.Id}";
+    /// <summary>Which it is among those of one rule about one subject, from 0.</summary>
+    public int Ordinal { get; private init; }
+
+    /// <summary>What it is known by while it lasts: the rule, the subject, and which it is among several of both. No two of a lab share one.</summary>
+    public string Key => $"{Rule.Id}@{Subject.Kind.ToString().ToLowerInvariant()}:{Subject.Id}{(Ordinal > 0 ? $"#{Ordinal}" : "")}";
+
+    /// <summary>The same finding, as one of several of its rule about its subject.</summary>
+    internal Finding At(int ordinal) =>
+        ordinal == Ordinal ? this : new(Rule, Subject, Title, Text, Figure, () => Fixes) { Ordinal = ordinal };
 }

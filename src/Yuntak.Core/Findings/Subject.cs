@@ -5,7 +5,7 @@ namespace Yuntak.Core.Findings;
 
 /// <summary>What a finding is about.</summary>
 /// <param name="Kind">Host, pool or guest.</param>
-/// <param name="Id">Its identity; a pool's is «host/pool».</param>
+/// <param name="Id">Its identity; a pool's is «host/pool», each part escaped so that the slash between them is the only one.</param>
 /// <param name="Name">What people call it.</param>
 public sealed record Subject(SubjectKind Kind, string Id, string Name)
 {
@@ -16,5 +16,6 @@ public sealed record Subject(SubjectKind Kind, string Id, string Name)
     public static Subject Of(Guest guest) => new(SubjectKind.Guest, guest.Id.Value, guest.Name);
 
     /// <summary>A pool of a host.</summary>
-    public static Subject Of(Host host, Pool pool) => new(SubjectKind.Pool, $"{host.Id}/{pool.Name}", pool.Name);
+    public static Subject Of(Host host, Pool pool) =>
+        new(SubjectKind.Pool, $"{Uri.EscapeDataString(host.Id.Value)}/{Uri.EscapeDataString(pool.Name)}", pool.Name);
 }

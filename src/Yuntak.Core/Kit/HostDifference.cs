@@ -4,7 +4,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit;
 
 /// <summary>The difference between two descriptions of one host, in words; pools apart. What is measured anew each time, such as a temperature, is no difference.</summary>
-public static class HostDifference
+internal static class HostDifference
 {
     /// <summary>Everything that differs. Disks are the same disk when their stable id is the same, whatever the kernel calls them today.</summary>
     /// <param name="before">One.</param>

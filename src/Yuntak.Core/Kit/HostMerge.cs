@@ -87,7 +87,7 @@ internal static class HostMerge
             && !taken.ContainsKey(d.Id)
             && reading.Disks.All(r => r.Id != d.Id)
             && d.Kind == read.Kind
-            && Math.Abs(1 - d.Size.ShareOf(read.Size)) < 0.03
+            && Math.Abs(1 - d.Size.ShareOf(read.Size).Value) < 0.03
         );
 
     private static Disk WithHealth(Disk disk, HealthReading health) =>

@@ -6,7 +6,7 @@ using Yuntak.Core.Profiles;
 namespace Yuntak.Core.Kit;
 
 /// <summary>What a host is ready for: the list that is gone through before anything is built.</summary>
-public static class Readiness
+internal static class Readiness
 {
     /// <summary>The line about the firmware's age.</summary>
     public const string FirmwareDate = "firmware-date";

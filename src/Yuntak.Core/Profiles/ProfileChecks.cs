@@ -5,7 +5,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Profiles;
 
 /// <summary>What is wrong between the members of a profile somebody wrote; the limits of each by itself stand in its shape.</summary>
-public static class ProfileChecks
+internal static class ProfileChecks
 {
     /// <summary>The most own profiles a lab holds.</summary>
     public const int MostProfiles = 100;

@@ -6,7 +6,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Shapes;
 
 /// <summary>The sorts of values there are.</summary>
-public static class Codecs
+internal static class Codecs
 {
     /// <summary>Text on one line.</summary>
     /// <param name="longest">The most characters.</param>

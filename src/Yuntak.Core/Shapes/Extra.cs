@@ -8,7 +8,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="label">What people call it.</param>
 /// <param name="expects">What may stand there.</param>
 /// <param name="schema">What a JSON Schema says of it.</param>
-public sealed class Extra<T>(string name, string label, string expects, Func<JsonObject> schema) : Field<T>(name, "", label)
+internal sealed class Extra<T>(string name, string label, string expects, Func<JsonObject> schema) : Field<T>(name, "", label)
 {
     /// <inheritdoc/>
     public override string Expects => expects;

@@ -12,7 +12,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="codec">How a value is written, read and said.</param>
 /// <param name="get">The values.</param>
 /// <param name="set">The record with other values.</param>
-public sealed class ListOf<T, TValue>(
+internal sealed class ListOf<T, TValue>(
     string name,
     string member,
     string label,

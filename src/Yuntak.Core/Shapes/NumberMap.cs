@@ -10,7 +10,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="label">What people call it.</param>
 /// <param name="get">Names with their numbers.</param>
 /// <param name="set">The record with others.</param>
-public sealed class NumberMap<T>(
+internal sealed class NumberMap<T>(
     string name,
     string member,
     string label,

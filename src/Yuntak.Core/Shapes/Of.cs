@@ -2,7 +2,7 @@ namespace Yuntak.Core.Shapes;
 
 /// <summary>Short ways to describe the members of one record.</summary>
 /// <typeparam name="T">The record.</typeparam>
-public static class Of<T>
+internal static class Of<T>
 {
     /// <summary>A value that may be missing.</summary>
     public static ScalarOf<T, TValue> Maybe<TValue>(

@@ -11,7 +11,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="shape">The shape of the inner record; asked for late, so that shapes may name each other.</param>
 /// <param name="get">The inner record; null for none.</param>
 /// <param name="set">The record with another inner one, or none.</param>
-public sealed class Part<T, TPart>(
+internal sealed class Part<T, TPart>(
     string name,
     string member,
     string label,

@@ -13,7 +13,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="key">What one is known by among the others.</param>
 /// <param name="get">The inner records.</param>
 /// <param name="set">The record with others.</param>
-public sealed class Parts<T, TPart>(
+internal sealed class Parts<T, TPart>(
     string name,
     string member,
     string label,

@@ -12,7 +12,7 @@ namespace Yuntak.Core.Shapes;
 /// <param name="named">The lists with a name.</param>
 /// <param name="get">The list.</param>
 /// <param name="set">The record with another.</param>
-public sealed class WordOrList<T>(
+internal sealed class WordOrList<T>(
     string name,
     string member,
     string label,

@@ -14,5 +14,17 @@ public static class RuleBook
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
     public static IReadOnlyList<Finding> Check(Assessment lab) =>
-        [.. Rules.SelectMany(r => r.Check(lab)).OrderByDescending(f => f.Severity)];
+        [.. Rules.SelectMany(r => Told(r.Check(lab))).OrderByDescending(f => f.Severity)];
+
+    /// <summary>Findings of one rule about one subject, told apart by their place.</summary>
+    private static IEnumerable<Finding> Told(IEnumerable<Finding> findings)
+    {
+        var seen = new Dictionary<Subject, int>();
+        foreach (var finding in findings)
+        {
+            var ordinal = seen.GetValueOrDefault(finding.Subject);
+            seen[finding.Subject] = ordinal + 1;
+            yield return finding.At(ordinal);
+        }
+    }
 }

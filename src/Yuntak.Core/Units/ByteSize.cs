@@ -44,10 +44,12 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public static ByteSize Min(ByteSize a, ByteSize b) => a.Bytes <= b.Bytes ? a : b;
 
     /// <summary>The share that this is of <paramref name="whole"/>; zero of nothing is no share, anything of nothing is all and more.</summary>
-    public double ShareOf(ByteSize whole) =>
-        whole.Bytes > 0 ? Bytes / (double)whole.Bytes
-        : Bytes > 0 ? double.PositiveInfinity
-        : 0;
+    public Share ShareOf(ByteSize whole) =>
+        new(
+            whole.Bytes > 0 ? Bytes / (double)whole.Bytes
+            : Bytes > 0 ? double.PositiveInfinity
+            : 0
+        );
 
     /// <summary>Rounds up to the next multiple of <paramref name="step"/>.</summary>
     public ByteSize RoundUpTo(ByteSize step)

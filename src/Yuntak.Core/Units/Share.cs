@@ -13,6 +13,12 @@ public readonly record struct Share(double Value) : IComparable<Share>
     /// <summary>So many hundredths.</summary>
     public static Share FromPercent(double percent) => new(percent / 100);
 
+    /// <summary>That part of a size.</summary>
+    public static ByteSize operator *(ByteSize whole, Share part) => whole * part.Value;
+
+    /// <summary>That part of a number.</summary>
+    public static double operator *(double whole, Share part) => whole * part.Value;
+
     /// <summary>Whether the left is smaller.</summary>
     public static bool operator <(Share a, Share b) => a.Value < b.Value;
 

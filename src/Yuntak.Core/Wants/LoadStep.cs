@@ -72,7 +72,10 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
         var unit = spec.Unit.Length > 0 ? Numbers.ThinSpace + spec.Unit : "";
         var weight = Math.Max(
             cores / Math.Max(0.25, before.BusyCores.Value),
-            Math.Max(memory.ShareOf(before.ExpectedMemory), data.ShareOf(before.AdvisedBulk.Value + before.AdvisedSystemDisk.Value))
+            Math.Max(
+                memory.ShareOf(before.ExpectedMemory).Value,
+                data.ShareOf(before.AdvisedBulk.Value + before.AdvisedSystemDisk.Value).Value
+            )
         );
         var label = char.ToLowerInvariant(spec.Label[0]) + spec.Label[1..];
         return new LoadStep(

@@ -4,7 +4,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants;
 
 /// <summary>The rounding rules and margins that turn a want into a guest's size.</summary>
-public static class SizingRules
+internal static class SizingRules
 {
     /// <summary>What is added to the memory a service uses; common practice.</summary>
     public const double MemoryMargin = 1.15;

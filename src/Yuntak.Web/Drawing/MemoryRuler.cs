@@ -15,32 +15,36 @@ namespace Yuntak.Web.Drawing;
 /// <summary>A host's memory as a ruler: the host's own part, the read cache, every guest to scale, what is spare, and the line at 90 %.</summary>
 internal static class MemoryRuler
 {
-    private const double Width = 600;
+    private const double Wide = 600;
+    private const double Narrow = 344;
     private const double Height = 34;
     private const double LabelRow = 13;
     private const double InsideHeight = 6;
 
-    public static IHtmlContent Draw(HostAssessment host)
+    /// <summary>The ruler twice, for wide windows and for phones; the style shows the one there is room for.</summary>
+    public static IHtmlContent Draw(HostAssessment host) => ForBoth.Of(Draw(host, Wide, "ruler-"), Draw(host, Narrow, "ruler-narrow-"));
+
+    private static Svg Draw(HostAssessment host, double wide, string ids)
     {
         var memory = host.Memory;
         // When more is committed than there is, the scale grows so that the excess can be seen past the end of the ruler.
         var most = Math.Max(memory.Total.GiB, memory.Committed.Value.GiB);
-        var scale = Width / most;
+        var scale = wide / most;
         List<object> drawn = [Svg.Rect(0, 0, memory.Total.GiB * scale, Height, "bed", 3)];
         var x = 0.0;
         x = Own(drawn, x, memory.HostBase, scale, "own", "host");
         x = Own(drawn, x, memory.ReadCache, scale, "cache", $"cache {Numbers.Short(memory.ReadCache.GiB)}");
-        var labels = new LeaderLabels(Width);
+        var labels = new LeaderLabels(wide);
         foreach (var share in memory.Shares)
         {
             var width = share.Committed.GiB * scale;
-            drawn.Add(Guest(host, share, x, width, labels));
+            drawn.Add(Guest(host, share, x, width, labels, ids));
             x += width;
         }
 
-        if (Width - x > 90)
+        if (wide - x > 90)
         {
-            drawn.Add(Svg.Text(x + ((Width - x) / 2), 21, "spare-text", $"{memory.Spare} spare"));
+            drawn.Add(Svg.Text(x + ((wide - x) / 2), 21, "spare-text", $"{memory.Spare} spare"));
         }
 
         drawn.Add(
@@ -52,12 +56,12 @@ internal static class MemoryRuler
                 "limit"
             )
         );
-        drawn.AddRange(Ticks(memory.Total.GiB, scale));
+        drawn.AddRange(Ticks(memory.Total.GiB, scale, wide));
         var top = LabelRow * labels.Rows + 2;
         return Svg.Of(
             0,
             -top,
-            Width,
+            wide,
             top + Height + 18,
             $"Memory of {host.Host.Name}: {memory.Committed.Value} committed of {memory.Total}",
             "ruler",
@@ -82,7 +86,7 @@ internal static class MemoryRuler
         return x + width;
     }
 
-    private static XElement Guest(HostAssessment host, MemoryShare share, double x, double width, LeaderLabels labels)
+    private static XElement Guest(HostAssessment host, MemoryShare share, double x, double width, LeaderLabels labels, string ids)
     {
         var guest = share.Guest;
         var family = share.Sizing.Leading.Family.Css();
@@ -92,6 +96,7 @@ internal static class MemoryRuler
         var middle = x + (width / 2);
         // Name and figure are one text, so that what is read aloud holds what is seen.
         XElement words;
+        var said = true;
         if (width > (guest.Name.Length * 6.8) + 8)
         {
             words = Svg.Words(
@@ -103,7 +108,8 @@ internal static class MemoryRuler
         {
             var (line, name) = labels.Place(Short(guest.Name), middle);
             block.Add(line);
-            words = Svg.Words(name, width > (figure.Length * 6.5) + 4 ? Svg.Part(middle, 21, "block-value", figure) : null);
+            said = width > (figure.Length * 6.5) + 4;
+            words = Svg.Words(name, said ? Svg.Part(middle, 21, "block-value", figure) : null);
         }
 
         block.Add(words);
@@ -111,13 +117,13 @@ internal static class MemoryRuler
             "a",
             new XAttribute("href", $"/Bench?guest={Uri.EscapeDataString(guest.Id.Value)}"),
             new XAttribute("class", "gst"),
-            new XAttribute("id", "ruler-" + guest.Id),
+            new XAttribute("id", ids + guest.Id),
             new XAttribute("data-guest", guest.Id.Value),
             new XAttribute("data-name", guest.Name),
             new XAttribute("data-host", host.Host.Id.Value),
             new XAttribute(
                 "aria-label",
-                $"{words.Value}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}{InsideWords(share)}"
+                $"{words.Value}{(said ? "" : $" {figure}")}{Numbers.ThinSpace}GiB of memory on {host.Host.Name}, {guest.Kind.Words()} {guest.Name}{InsideWords(share)}"
             ),
             block
         );
@@ -148,7 +154,7 @@ internal static class MemoryRuler
     private static string InsideWords(MemoryShare share) =>
         share.Sizing.Inner.Count == 0 ? "" : $", with {string.Join(", ", share.Sizing.Inner.Select(s => s.Guest.Name))} inside";
 
-    private static IEnumerable<XElement> Ticks(double total, double scale)
+    private static IEnumerable<XElement> Ticks(double total, double scale, double wide)
     {
         var step = Step(total);
         for (var gib = 0.0; gib <= total + 1e-6; gib += step / 2)
@@ -158,7 +164,7 @@ internal static class MemoryRuler
             yield return Svg.Line(at, Height + 2, at, Height + (whole ? 7 : 5), "tick");
             if (whole)
             {
-                yield return Svg.Text(Math.Clamp(at, 5, Width - 8), Height + 16, "tick-text", Numbers.Short(gib));
+                yield return Svg.Text(Math.Clamp(at, 5, wide - 8), Height + 16, "tick-text", Numbers.Short(gib));
             }
         }
     }

@@ -13,14 +13,14 @@ internal static class PoolRing
 
     public static IHtmlContent Draw(PoolBudget pool)
     {
-        var share = Math.Clamp(pool.Share, 0, 0.9999);
+        var share = Math.Clamp(pool.Share.Value, 0, 0.9999);
         return Svg.Decoration(
             34,
             34,
             "pool-ring " + pool.Fit.ToString().ToLowerInvariant(),
             Svg.Circle(Centre, Centre, Radius, "ring"),
             share > 0 ? Svg.Path(Arc(share), "ring-used") : null,
-            Svg.Path(Tick(PoolRoom.ComfortShare), "ring-tick")
+            Svg.Path(Tick(PoolRoom.ComfortShare.Value), "ring-tick")
         );
     }
 

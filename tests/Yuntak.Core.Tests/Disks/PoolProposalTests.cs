@@ -1,6 +1,9 @@
+using CsCheck;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 
@@ -13,9 +16,43 @@ public class PoolProposalTests
     {
         var pools = PoolProposal.For([Boot(), Flash(1), Flash(2), Spinning(1), Spinning(2), Spinning(3)]);
 
-        pools.Select(p => (p.Name, p.Layout)).ShouldBe([("flash", PoolLayout.Mirror), ("bulk", PoolLayout.Parity1)]);
+        pools
+            .Select(p => (p.Name, p.Layout))
+            .ShouldBe(
+                [("flash", PoolLayout.Mirror), ("bulk", PoolLayout.Mirror)],
+                "three copies of 8 TB disks: single parity is thin from that size"
+            );
         pools.SelectMany(p => p.DiskIds).ShouldNotContain("boot");
     }
+
+    [Theory]
+    [Trade]
+    [InlineData(3, 4, PoolLayout.Parity1)]
+    [InlineData(4, 4, PoolLayout.Parity1)]
+    [InlineData(4, 16, PoolLayout.Parity2)]
+    [InlineData(6, 2, PoolLayout.Parity2)]
+    public void How_many_failures_to_survive_follows_number_and_size(int count, double terabytes, PoolLayout layout) =>
+        PoolProposal
+            .For([Boot(), .. Enumerable.Range(1, count).Select(n => Spinning(n) with { Size = ByteSize.FromTB(terabytes) })])
+            .Single()
+            .Layout.ShouldBe(layout);
+
+    [Fact]
+    public void No_proposal_is_one_that_a_rule_minds_at_once() =>
+        Gen.Select(Gen.Int[1, 8], Gen.Int[1, 20], Gen.Int[0, 70_000])
+            .Sample(
+                (count, terabytes, hours) =>
+                {
+                    Disk[] disks =
+                    [
+                        Boot(),
+                        .. Enumerable.Range(1, count).Select(n => Spinning(n) with { Size = ByteSize.FromTB(terabytes), HoursRun = hours }),
+                    ];
+                    var lab = Small.Lab(Small.Host("kiln") with { Disks = [.. disks], Pools = PoolProposal.For(disks) });
+                    Assessment.Of(lab).Findings.ShouldNotContain(f => f.Rule.Id == "disks.thin-parity");
+                },
+                iter: 100
+            );
 
     [Fact]
     [Trade]

@@ -1,3 +1,4 @@
+using CsCheck;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
@@ -238,7 +239,32 @@ public class RuleTests
         finding.Title.ShouldNotBeNullOrWhiteSpace();
         finding.Text.ShouldEndWith(".");
         finding.Rule.Because.ShouldEndWith(".");
-        finding.Key.ShouldBe($"{rule}@{finding.Subject.Id}");
+        finding.Key.ShouldStartWith($"{rule}@{finding.Subject.Kind.ToString().ToLowerInvariant()}:");
+    }
+
+    [Fact]
+    public void No_two_findings_share_a_key() =>
+        Gens.AnyLab.Sample(lab => Assessment.Of(lab).Findings.Select(f => f.Key).ShouldBeUnique(), iter: 60);
+
+    [Fact]
+    public void What_stands_out_about_a_stack_belongs_to_the_host_of_its_engine()
+    {
+        var lab = Small
+            .Lab(Small.Host("kiln"), Small.Host("wren"))
+            .WithGuestOn(Small.Guest("engine", "app-engine"), "kiln")
+            .With(
+                GuestEdits.Add(
+                    Small.Guest("papers", "file-cloud") with
+                    {
+                        Kind = GuestKind.AppStack,
+                        Image = "registry.example/papers:latest",
+                    }
+                )
+            )
+            .With(NestingEdits.RunIn(new GuestId("papers"), new GuestId("engine")));
+        var sums = Assessment.Of(lab);
+        var finding = sums.Findings.Single(f => f.Rule.Id == "wants.latest-tag");
+        sums.Hosts.Where(finding.Concerns).Select(h => h.Host.Name).ShouldBe(["kiln"]);
     }
 
     [Theory]

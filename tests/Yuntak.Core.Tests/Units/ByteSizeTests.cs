@@ -107,8 +107,8 @@ public class ByteSizeTests
     [Fact]
     public void A_share_of_nothing_is_none_or_all_and_more()
     {
-        ByteSize.Zero.ShareOf(ByteSize.Zero).ShouldBe(0);
-        ByteSize.FromGiB(1).ShareOf(ByteSize.Zero).ShouldBe(double.PositiveInfinity);
+        ByteSize.Zero.ShareOf(ByteSize.Zero).ShouldBe(new Share(0));
+        ByteSize.FromGiB(1).ShareOf(ByteSize.Zero).Value.ShouldBe(double.PositiveInfinity);
         Numbers.Percent(double.PositiveInfinity).ShouldBe("all and more");
     }
 

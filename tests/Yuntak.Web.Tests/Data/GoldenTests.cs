@@ -1,7 +1,9 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using CsCheck;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using Yuntak.Core.Labs;
 using Yuntak.Data;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
@@ -51,7 +53,7 @@ public sealed class GoldenTests : IDisposable
     [Fact]
     public void There_is_a_golden_database_of_every_version() =>
         Databases()
-            .Select(row => int.Parse(((string)row.GetData()[0]!).Split('-')[0], System.Globalization.CultureInfo.InvariantCulture))
+            .Select(row => int.Parse((row.Data).Split('-')[0], System.Globalization.CultureInfo.InvariantCulture))
             .Distinct()
             .ShouldBe(Enumerable.Range(1, LabJson.Version), ignoreOrder: true);
 

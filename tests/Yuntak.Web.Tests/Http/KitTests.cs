@@ -33,7 +33,8 @@ public sealed class KitTests : IAsyncLifetime
     public async Task What_is_drawn_is_to_scale_and_named()
     {
         var kit = await site.Get("/Kit");
-        var board = kit.QuerySelector("#kit-board-kiln")!;
+        kit.QuerySelectorAll("#kit-board-kiln .for-narrow .disk").Length.ShouldBe(9, "a phone sees every disk too");
+        var board = kit.QuerySelector("#kit-board-kiln .for-wide")!;
         board.QuerySelectorAll(".disk").Length.ShouldBe(9);
         board.QuerySelectorAll(".core").Length.ShouldBe(8);
         board.QuerySelectorAll(".usb-port").Length.ShouldBe(10 + 4 + 4 + 4);
@@ -171,7 +172,7 @@ public sealed class KitTests : IAsyncLifetime
         var kit = await site.Send(form, "#keep-host", ("name", "linnet"), ("memory", "32 GiB"));
         var board = kit.QuerySelector("#kit-board-linnet")!;
         board.TextContent.ShouldContain("32\u202FGiB");
-        board.QuerySelectorAll(".disk").Length.ShouldBe(2);
+        board.QuerySelectorAll(".for-wide .disk").Length.ShouldBe(2);
     }
 
     [Fact]

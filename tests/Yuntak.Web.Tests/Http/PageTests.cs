@@ -122,6 +122,10 @@ public class PageTests(Site site) : IClassFixture<Site>
         foreach (var block in page.QuerySelectorAll(".ruler .gst"))
         {
             block.TextContent.ShouldContain(block.GetAttribute("data-name")!);
+            // What is read aloud begins with what is seen and always holds the figure (WCAG 2.2, 2.5.3 label in name).
+            var spoken = block.GetAttribute("aria-label")!;
+            spoken.ShouldStartWith(block.QuerySelector("text")!.TextContent);
+            System.Text.RegularExpressions.Regex.IsMatch(spoken, @" [0-9.]+\sGiB of memory").ShouldBeTrue(spoken);
         }
 
         double Width(string guest) => double.Parse(page.QuerySelector($"#ruler-{guest} .block")!.GetAttribute("width")!);

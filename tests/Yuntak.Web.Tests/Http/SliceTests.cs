@@ -320,7 +320,7 @@ public sealed class SliceTests : IAsyncLifetime
             .Select(l => l.TextContent)
             .ShouldBe(["gate: host none → brick", "notes: host none → brick"]);
         var both = await site.Send(clash, "#do-both");
-        both.QuerySelectorAll(".ruler .gst").Length.ShouldBe(2);
+        both.QuerySelectorAll(".for-wide .ruler .gst").Length.ShouldBe(2);
     }
 
     [Fact]

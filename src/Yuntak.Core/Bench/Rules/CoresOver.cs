@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>The busiest hour fits the processor.</summary>
-public sealed class CoresOver : IRule
+internal sealed class CoresOver : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -28,7 +28,7 @@ public sealed class CoresOver : IRule
         select Info.On(
             Subject.Of(host.Host),
             $"{host.Host.Name} cannot keep up at {Numbers.Hour(cores.PeakHour)}",
-            $"The guests want {cores.Peak.Value}; it has {Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({Numbers.Percent(cores.Share)}).",
+            $"The guests want {cores.Peak.Value}; it has {Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({cores.Share}).",
             () => Relief.Processor(lab, host),
             cores.Peak
         );

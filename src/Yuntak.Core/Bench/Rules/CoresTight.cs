@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>The busiest hour leaves a fifth of the processor.</summary>
-public sealed class CoresTight : IRule
+internal sealed class CoresTight : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -24,12 +24,12 @@ public sealed class CoresTight : IRule
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let cores = host.Processor
-        where cores.Share is > ProcessorBudget.TightShare and <= ProcessorBudget.OverShare
+        where cores.Share > ProcessorBudget.TightShare && cores.Share <= ProcessorBudget.OverShare
         select Info.On(
             Subject.Of(host.Host),
-            $"The busiest hour on {host.Host.Name} is {(cores.Share > 1 ? "more than full" : "close")}",
+            $"The busiest hour on {host.Host.Name} is {(cores.Share > Share.All ? "more than full" : "close")}",
             $"At {Numbers.Hour(cores.PeakHour)} the guests want {Numbers.OneDecimal(cores.Peak.Value.Value)} of "
-                + $"{Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({Numbers.Percent(cores.Share)}). Two busy moments at once would queue.",
+                + $"{Numbers.OneDecimal(cores.Effective.Value.Value)} effective cores ({cores.Share}). Two busy moments at once would queue.",
             () => Relief.Processor(lab, host),
             cores.Peak
         );

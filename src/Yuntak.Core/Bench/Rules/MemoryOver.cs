@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>No host commits more memory than it has.</summary>
-public sealed class MemoryOver : IRule
+internal sealed class MemoryOver : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

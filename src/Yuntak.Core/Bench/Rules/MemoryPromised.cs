@@ -2,12 +2,11 @@ using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>The ceilings of all guests together stay within reason.</summary>
-public sealed class MemoryPromised : IRule
+internal sealed class MemoryPromised : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -28,7 +27,7 @@ public sealed class MemoryPromised : IRule
         select Info.On(
             Subject.Of(host.Host),
             $"{host.Host.Name} promises more memory than it has",
-            $"With every ceiling reached its guests would take {host.Memory.Promised} of {host.Memory.Total} ({Numbers.Percent(share)}).",
+            $"With every ceiling reached its guests would take {host.Memory.Promised} of {host.Memory.Total} ({share}).",
             () => Relief.Memory(lab, host),
             host.Memory.Committed
         );

@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>A host keeps a tenth of its memory free.</summary>
-public sealed class MemoryTight : IRule
+internal sealed class MemoryTight : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -23,11 +23,11 @@ public sealed class MemoryTight : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
-        where host.Memory.Share is > MemoryBudget.TightShare and <= 1
+        where host.Memory.Share > MemoryBudget.TightShare && host.Memory.Share <= Share.All
         select Info.On(
             Subject.Of(host.Host),
             $"Memory on {host.Host.Name} is close",
-            $"{host.Memory.Committed.Value} committed of {host.Memory.Total} ({Numbers.Percent(host.Memory.Share)}).",
+            $"{host.Memory.Committed.Value} committed of {host.Memory.Total} ({host.Memory.Share}).",
             () => Relief.Memory(lab, host),
             host.Memory.Committed
         );

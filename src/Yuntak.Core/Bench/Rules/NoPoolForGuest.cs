@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>A placed guest has somewhere to keep its disks.</summary>
-public sealed class NoPoolForGuest : IRule
+internal sealed class NoPoolForGuest : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

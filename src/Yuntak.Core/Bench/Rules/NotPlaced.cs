@@ -10,7 +10,7 @@ using Yuntak.Core.Wants;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>A guest that is asked for but has no host.</summary>
-public sealed class NotPlaced : IRule
+internal sealed class NotPlaced : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>No pool promises more room than it has.</summary>
-public sealed class PoolOver : IRule
+internal sealed class PoolOver : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

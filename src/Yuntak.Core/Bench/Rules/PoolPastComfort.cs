@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>A pool keeps a fifth of its room free.</summary>
-public sealed class PoolPastComfort : IRule
+internal sealed class PoolPastComfort : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -30,7 +30,7 @@ public sealed class PoolPastComfort : IRule
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"{pool.Pool.Name} is past its comfort line",
-            $"{pool.Claimed.Value} of {pool.Room.Usable} on {host.Host.Name} is claimed ({Numbers.Percent(pool.Share)}); {PoolRoom.ComfortShare * 100:0} % is {pool.Room.Comfort}."
+            $"{pool.Claimed.Value} of {pool.Room.Usable} on {host.Host.Name} is claimed ({pool.Share}); {100 * PoolRoom.ComfortShare:0} % is {pool.Room.Comfort}."
                 + (pool.Pool.Family == PoolFamily.CopyOnWrite ? " Copy-on-write pools slow down past it." : ""),
             () => Relief.Pool(lab, host, pool),
             pool.Claimed

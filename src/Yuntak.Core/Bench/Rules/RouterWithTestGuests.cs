@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>The router does not live on the host one tinkers with.</summary>
-public sealed class RouterWithTestGuests : IRule
+internal sealed class RouterWithTestGuests : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

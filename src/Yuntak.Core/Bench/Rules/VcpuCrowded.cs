@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Bench.Rules;
 
 /// <summary>Virtual processors stay within four to a thread.</summary>
-public sealed class VcpuCrowded : IRule
+internal sealed class VcpuCrowded : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

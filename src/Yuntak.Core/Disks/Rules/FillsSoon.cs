@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>There is time to buy disks.</summary>
-public sealed class FillsSoon : IRule
+internal sealed class FillsSoon : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

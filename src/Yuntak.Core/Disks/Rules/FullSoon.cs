@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>A pool does not fill up before anybody can do something.</summary>
-public sealed class FullSoon : IRule
+internal sealed class FullSoon : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

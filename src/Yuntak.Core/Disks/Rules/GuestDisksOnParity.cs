@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Small blocks waste room on parity.</summary>
-public sealed class GuestDisksOnParity : IRule
+internal sealed class GuestDisksOnParity : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

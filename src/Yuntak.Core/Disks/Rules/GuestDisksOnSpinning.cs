@@ -11,7 +11,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Guest disks lie on flash.</summary>
-public sealed class GuestDisksOnSpinning : IRule
+internal sealed class GuestDisksOnSpinning : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>The key of an encrypted pool is kept apart from its host.</summary>
-public sealed class KeyNotKept : IRule
+internal sealed class KeyNotKept : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

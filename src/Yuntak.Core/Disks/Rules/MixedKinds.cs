@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>A pool is of one kind of disk.</summary>
-public sealed class MixedKinds : IRule
+internal sealed class MixedKinds : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

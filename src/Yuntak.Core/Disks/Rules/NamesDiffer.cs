@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Pools for the same purpose have the same name on every host.</summary>
-public sealed class NamesDiffer : IRule
+internal sealed class NamesDiffer : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>A pool with something to compare is read through now and then.</summary>
-public sealed class NoScrub : IRule
+internal sealed class NoScrub : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

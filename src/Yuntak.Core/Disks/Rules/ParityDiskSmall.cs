@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>A parity disk holds as much as the largest data disk.</summary>
-public sealed class ParityDiskSmall : IRule
+internal sealed class ParityDiskSmall : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

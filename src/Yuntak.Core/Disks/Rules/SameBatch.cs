@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Disks that were born together may die together.</summary>
-public sealed class SameBatch : IRule
+internal sealed class SameBatch : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

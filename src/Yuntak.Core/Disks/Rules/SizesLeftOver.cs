@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Disks of one pool are of one size, or are joined so that little is lost.</summary>
-public sealed class SizesLeftOver : IRule
+internal sealed class SizesLeftOver : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -33,5 +33,5 @@ public sealed class SizesLeftOver : IRule
             $"They are of different sizes, from {pool.Disks.Min(d => d.Size).ToDecimalString()} to {pool.Disks.Max(d => d.Size).ToDecimalString()}, and each counts as the smallest. A group for each size, or parity on a disk of its own, keeps more."
         );
 
-    private const double Much = 0.1;
+    private static readonly Share Much = new(0.1);
 }

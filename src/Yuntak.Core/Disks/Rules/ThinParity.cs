@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Single parity is thin on many, large or old disks.</summary>
-public sealed class ThinParity : IRule
+internal sealed class ThinParity : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

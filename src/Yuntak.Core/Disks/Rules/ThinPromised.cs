@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>Thin volumes are not promised much more than there is.</summary>
-public sealed class ThinPromised : IRule
+internal sealed class ThinPromised : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Disks.Rules;
 
 /// <summary>A disk on USB is no part of a pool that lives from all its disks.</summary>
-public sealed class UsbInParity : IRule
+internal sealed class UsbInParity : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

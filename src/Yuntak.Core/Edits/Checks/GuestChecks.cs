@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Edits;
 
 /// <summary>What is wrong with a guest in its lab, whatever door it came through.</summary>
-public static class GuestChecks
+internal static class GuestChecks
 {
     /// <summary>Every problem, the first of them the one a form shows; none for a sound guest.</summary>
     public static IEnumerable<Problem> Problems(Lab lab, Guest guest)

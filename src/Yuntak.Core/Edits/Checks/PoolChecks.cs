@@ -7,7 +7,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Edits;
 
 /// <summary>What is wrong with a pool beside its host, whatever door it came through.</summary>
-public static class PoolChecks
+internal static class PoolChecks
 {
     /// <summary>Every problem, the first of them the one a form shows; none for a sound pool.</summary>
     /// <param name="host">The host it is in.</param>

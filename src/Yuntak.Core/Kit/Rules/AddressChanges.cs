@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A host needs an address that stays.</summary>
-public sealed class AddressChanges : IRule
+internal sealed class AddressChanges : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

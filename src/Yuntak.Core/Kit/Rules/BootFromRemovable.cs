@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A host may start from a stick or card, with care.</summary>
-public sealed class BootFromRemovable : IRule
+internal sealed class BootFromRemovable : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

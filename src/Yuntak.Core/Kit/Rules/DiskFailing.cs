@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A failing disk is replaced before it takes its data along.</summary>
-public sealed class DiskFailing : IRule
+internal sealed class DiskFailing : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

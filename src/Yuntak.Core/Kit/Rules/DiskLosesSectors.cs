@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Lost sectors are a warning.</summary>
-public sealed class DiskLosesSectors : IRule
+internal sealed class DiskLosesSectors : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

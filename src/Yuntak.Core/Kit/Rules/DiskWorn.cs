@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Flash wears out by being written to.</summary>
-public sealed class DiskWorn : IRule
+internal sealed class DiskWorn : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Old firmware is looked at again. Its age is counted to the day the host was read; a tick after that day settles it.</summary>
-public sealed class FirmwareOld : IRule
+internal sealed class FirmwareOld : IRule
 {
     private const int OldYears = 2;
 

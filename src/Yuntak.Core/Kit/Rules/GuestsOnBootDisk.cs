@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>The boot disk belongs to the host alone.</summary>
-public sealed class GuestsOnBootDisk : IRule
+internal sealed class GuestsOnBootDisk : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

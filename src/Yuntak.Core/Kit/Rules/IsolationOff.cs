@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Handing a device over whole needs isolation switched on.</summary>
-public sealed class IsolationOff : IRule
+internal sealed class IsolationOff : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Pools with parity want a clean stop when the power goes.</summary>
-public sealed class NoBatteryBackup : IRule
+internal sealed class NoBatteryBackup : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Disks past five years fail more often.</summary>
-public sealed class OldDisk : IRule
+internal sealed class OldDisk : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A pool that misses a disk is not as safe as it was planned.</summary>
-public sealed class PoolDegraded : IRule
+internal sealed class PoolDegraded : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A pool that misses too many disks is lost.</summary>
-public sealed class PoolLost : IRule
+internal sealed class PoolLost : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A router guest needs two network ports on its host.</summary>
-public sealed class RouterNeedsTwoPorts : IRule
+internal sealed class RouterNeedsTwoPorts : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

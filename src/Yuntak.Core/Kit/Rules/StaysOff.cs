@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>After a power cut a host comes back by itself.</summary>
-public sealed class StaysOff : IRule
+internal sealed class StaysOff : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

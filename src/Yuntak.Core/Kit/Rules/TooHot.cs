@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>Nothing in a host is hotter than its maker allows for steady running.</summary>
-public sealed class TooHot : IRule
+internal sealed class TooHot : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Kit.Rules;
 
 /// <summary>A host that is to run machines needs virtualisation switched on in its firmware.</summary>
-public sealed class VirtualisationOff : IRule
+internal sealed class VirtualisationOff : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

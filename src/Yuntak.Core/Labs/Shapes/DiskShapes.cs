@@ -5,7 +5,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Labs;
 
 /// <summary>The shapes of a disk and of what it says of its health.</summary>
-public static class DiskShapes
+internal static class DiskShapes
 {
     private static readonly Codec<string> Text = Codecs.Text(200);
     private static readonly Codec<double> Celsius = Codecs.Number(-60, 200);

@@ -6,7 +6,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Labs;
 
 /// <summary>The shapes of what is inside a host besides processor, memory and disks.</summary>
-public static class HardwareShapes
+internal static class HardwareShapes
 {
     private static readonly Codec<string> Text = Codecs.Text(200);
 

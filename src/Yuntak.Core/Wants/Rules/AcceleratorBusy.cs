@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>An AI accelerator keeps up only while it has some rest.</summary>
-public sealed class AcceleratorBusy : IRule
+internal sealed class AcceleratorBusy : IRule
 {
     private const double Comfort = 0.7;
 

@@ -8,7 +8,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A video encoder does so many pixels a second and no more.</summary>
-public sealed class EncoderOver : IRule
+internal sealed class EncoderOver : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

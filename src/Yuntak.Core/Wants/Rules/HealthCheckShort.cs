@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A health check waits long enough for a first start.</summary>
-public sealed class HealthCheckShort : IRule
+internal sealed class HealthCheckShort : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>An image with the tag «latest» leaves no way back.</summary>
-public sealed class LatestTag : IRule
+internal sealed class LatestTag : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -10,7 +10,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>Some services run in a machine only.</summary>
-public sealed class MachineOnlyService : IRule
+internal sealed class MachineOnlyService : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

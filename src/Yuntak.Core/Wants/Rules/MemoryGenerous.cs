@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A guest given far more memory than advised keeps it from the next one.</summary>
-public sealed class MemoryGenerous : IRule
+internal sealed class MemoryGenerous : IRule
 {
     /// <summary>How many times the advice is too much.</summary>
     public const int Times = 4;

@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A guest given less memory than its service is expected to use.</summary>
-public sealed class MemoryStarved : IRule
+internal sealed class MemoryStarved : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

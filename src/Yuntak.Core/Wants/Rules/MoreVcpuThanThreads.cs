@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A guest never gets more virtual processors than its host has threads.</summary>
-public sealed class MoreVcpuThanThreads : IRule
+internal sealed class MoreVcpuThanThreads : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

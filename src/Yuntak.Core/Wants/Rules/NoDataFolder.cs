@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>An application container keeps its data in a named folder outside.</summary>
-public sealed class NoDataFolder : IRule
+internal sealed class NoDataFolder : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

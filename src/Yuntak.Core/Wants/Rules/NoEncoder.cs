@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>Who leaves conversions to a video encoder has one within reach. A host whose cards were never listed is not held to it.</summary>
-public sealed class NoEncoder : IRule
+internal sealed class NoEncoder : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -9,7 +9,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A system container stays unprivileged.</summary>
-public sealed class PrivilegedContainer : IRule
+internal sealed class PrivilegedContainer : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

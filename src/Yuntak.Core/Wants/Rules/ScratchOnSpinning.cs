@@ -7,7 +7,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>What is written only to be read again at once belongs on flash.</summary>
-public sealed class ScratchOnSpinning : IRule
+internal sealed class ScratchOnSpinning : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

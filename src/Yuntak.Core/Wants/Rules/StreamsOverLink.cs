@@ -9,7 +9,7 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>Streams of a host fit through its wire with room left. Where goodput was measured it counts, else the speed of the fastest link.</summary>
-public sealed class StreamsOverLink : IRule
+internal sealed class StreamsOverLink : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

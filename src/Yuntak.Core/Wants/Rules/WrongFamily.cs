@@ -8,7 +8,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>An image made for one processor family does not start on another.</summary>
-public sealed class WrongFamily : IRule
+internal sealed class WrongFamily : IRule
 {
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

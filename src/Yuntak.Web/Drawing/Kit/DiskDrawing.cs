@@ -13,26 +13,35 @@ namespace Yuntak.Web.Drawing.Kit;
 internal static class DiskDrawing
 {
     private const int MostDisks = 14;
-    private const double HoursInYear = 8766;
 
     /// <summary>Draws them from the place given to the right edge.</summary>
-    public static void Draw(List<object> into, HostSheet sheet, double x, double edge)
+    /// <param name="into">Where they go.</param>
+    /// <param name="sheet">The host.</param>
+    /// <param name="x">Where the first begins.</param>
+    /// <param name="edge">Where the last may end.</param>
+    /// <param name="from">The first to draw, from 0.</param>
+    /// <param name="most">The most to draw.</param>
+    public static void Draw(List<object> into, HostSheet sheet, double x, double edge, int from = 0, int most = MostDisks)
     {
         if (sheet.Disks.Count == 0)
         {
             return;
         }
 
-        into.Add(Svg.Text(x, 9, "kit-text", Numbers.Count(sheet.Disks.Count, "disk")));
+        if (from == 0)
+        {
+            into.Add(Svg.Text(x, 9, "kit-text", Numbers.Count(sheet.Disks.Count, "disk")));
+        }
+
         var largest = sheet.Disks.Max(d => d.Size).TB;
-        var shown = sheet.Disks.Take(MostDisks).ToList();
+        var shown = sheet.Disks.Skip(from).Take(most).ToList();
         var step = Math.Min(56, (edge - x) / shown.Count);
         for (var n = 0; n < shown.Count; n++)
         {
             into.Add(Disk(sheet, shown[n], x + (n * step), Math.Min(step - 4, 40), largest));
         }
 
-        if (sheet.Disks.Count > MostDisks)
+        if (most == MostDisks && sheet.Disks.Count > MostDisks)
         {
             into.Add(Svg.Text(edge, 9, "kit-text end", $"{sheet.Disks.Count - MostDisks} more not drawn"));
         }
@@ -70,7 +79,7 @@ internal static class DiskDrawing
         }
 
         var size = disk.Size.TB >= 1 ? Numbers.Short(disk.Size.TB) + "T" : Numbers.Short(disk.Size.TB * 1000) + "G";
-        var age = disk.HoursRun is { } hours ? $"{Numbers.OneDecimal(hours / HoursInYear)} y" : "age ?";
+        var age = disk.HoursRun is { } hours ? $"{Numbers.OneDecimal(hours / Duration.HoursPerYear)} y" : "age ?";
         parts.Add(Svg.Text(x + (width / 2), 89, "tick-text", size));
         parts.Add(Svg.Text(x + (width / 2), 101, "tick-text", disk.IsBoot ? "boot" : ShortName(disk.Name)));
         parts.Add(Svg.Text(x + (width / 2), 113, "tick-text", disk.Health?.WearPercent is { } wear ? $"{age} {wear:0}%" : age));

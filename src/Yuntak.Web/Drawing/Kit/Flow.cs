@@ -19,6 +19,9 @@ internal sealed class Flow(List<object> into, double top, double width)
     /// <summary>Whether anything was put.</summary>
     public bool Any { get; private set; }
 
+    /// <summary>How far the widest row reaches: further than a row may when a single thing is wider than that.</summary>
+    public double Widest { get; private set; }
+
     /// <summary>Where the last row ends.</summary>
     public double Bottom => y + tallest;
 
@@ -50,6 +53,7 @@ internal sealed class Flow(List<object> into, double top, double width)
         }
 
         into.Add(draw(x, y + HeadingHigh));
+        Widest = Math.Max(Widest, x + wide);
         x += wide + Gap;
         tallest = Math.Max(tallest, HeadingHigh + high);
         Any = true;

@@ -10,10 +10,16 @@ namespace Yuntak.Web.Drawing.Kit;
 /// </summary>
 internal static class HostDrawing
 {
-    private const double Width = 860;
+    private const double Wide = 860;
+    private const double Narrow = 344;
+    private const double RowHigh = 124;
     private const double RowGap = 12;
+    private const int DisksInNarrowRow = 6;
 
-    public static IHtmlContent Draw(HostSheet sheet)
+    /// <summary>The drawing twice, for wide windows and for phones.</summary>
+    public static IHtmlContent Draw(HostSheet sheet) => ForBoth.Of(Draw(sheet, Wide), Draw(sheet, Narrow));
+
+    private static Svg Draw(HostSheet sheet, double width)
     {
         List<object> drawn = [];
         var x = 0.0;
@@ -28,13 +34,31 @@ internal static class HostDrawing
             x = MemoryDrawing.Draw(drawn, sheet, x, memory);
         }
 
-        DiskDrawing.Draw(drawn, sheet, x, Width);
+        // Four sockets are wider than a phone: the drawing then is as wide as they are.
+        width = Math.Max(width, x);
+        if (width > Narrow * 1.5)
+        {
+            DiskDrawing.Draw(drawn, sheet, x, width);
+        }
+        else
+        {
+            var row = drawn.Count == 0 ? 0 : RowHigh;
+            for (var from = 0; from < sheet.Disks.Count; from += DisksInNarrowRow)
+            {
+                List<object> disks = [];
+                DiskDrawing.Draw(disks, sheet, 0, width, from, DisksInNarrowRow);
+                drawn.Add(Svg.Moved(0, row, [.. disks]));
+                row += RowHigh;
+                top = row - RowGap / 2;
+            }
+        }
+
         top = drawn.Count == 0 ? 0 : top;
-        var flow = new Flow(drawn, top + RowGap, Width);
+        var flow = new Flow(drawn, top + RowGap, width);
         CardDrawing.Draw(flow, sheet);
         UsbDrawing.Draw(flow, sheet);
         PortDrawing.Draw(flow, sheet);
         var height = flow.Any ? flow.Bottom : top;
-        return Svg.Of(0, 0, Width, Math.Max(20, height), $"{sheet.Name}: what is in it", "host-drawing", [.. drawn]);
+        return Svg.Of(0, 0, Math.Max(width, flow.Widest), Math.Max(20, height), $"{sheet.Name}: what is in it", "host-drawing", [.. drawn]);
     }
 }
