@@ -4,6 +4,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Exports;
 
@@ -20,7 +21,10 @@ public static class RunbookMarkdown
             return text.Append("Nothing to do: what stands is what is planned.\n").ToString();
         }
 
-        text.Append(CultureInfo.InvariantCulture, $"{runbook.Open} steps, about {runbook.Sections.Sum(s => s.MinutesLeft)} minutes.\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"{Numbers.Count(runbook.Open, "step")}, about {Numbers.Count(runbook.Sections.Sum(s => s.MinutesLeft), "minute")}.\n"
+        );
         var section = 0;
         foreach (var part in runbook.Sections)
         {
@@ -44,7 +48,7 @@ public static class RunbookMarkdown
     {
         text.Append(
             CultureInfo.InvariantCulture,
-            $"\n- [{(step.Done ? 'x' : ' ')}] **{number} {Plain(step.What)}** (on {Plain(step.Where)}, {step.Minutes} min)\n"
+            $"\n- {(!step.Act.CanBeDone ? "" : step.Done ? "[x] " : "[ ] ")}**{number} {Plain(step.What)}** (on {Plain(step.Where)}{(step.Act.CanBeDone ? $", {step.Minutes} min" : "")})\n"
         );
         if (step.Caution is not null)
         {

@@ -42,6 +42,11 @@ internal sealed record InstallHost(HostId Host, string? Onto) : HostAct(Host)
             boot is null
                 ? "Installing wipes the disk it goes onto. Choose it by model and serial number, not by its letter."
                 : plan.WipeWords(Host, [boot.Id])
+                    + (
+                        host.WasRead
+                            ? " Its own tools were read, so a system runs on it: if that is the one to keep, install nothing, and tick this step."
+                            : ""
+                    )
         );
     }
 }

@@ -62,6 +62,11 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
                 ? null
                 : plan.WipeWords(Host, Wipes)
                     + (Boot is null ? "" : $" Of {Boot}, which the host starts from, use only the room that is free.")
+                    + (
+                        Made.AlreadyUsed.Bytes == 0
+                            ? ""
+                            : $" {Made.AlreadyUsed.ToDecimalString()} are said to be in {Pool} already: if it stands, make and wipe nothing, and tick this step."
+                    )
         );
     }
 }

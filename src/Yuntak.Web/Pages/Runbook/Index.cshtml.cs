@@ -23,8 +23,24 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     /// <summary>What was ticked off last, the newest first; the last line is the beginning of all.</summary>
     public IReadOnlyList<RevisionLine> Done { get; private set; } = [];
 
+    /// <summary>What is open, in words: steps and their time, and what must be cleared first.</summary>
+    public string Open
+    {
+        get
+        {
+            var stops = Desk.Runbook.Steps.Count(s => !s.Done && !s.Act.CanBeDone);
+            var steps = Desk.Runbook.Open - stops;
+            var both = new[]
+            {
+                stops > 0 ? Numbers.Count(stops, "stop") : null,
+                steps > 0 ? $"{Numbers.Count(steps, "step")}, about {Time}" : null,
+            };
+            return Desk.Runbook.Open == 0 ? "nothing to do" : string.Join(" · ", both.OfType<string>());
+        }
+    }
+
     /// <summary>How long the open steps take, in words.</summary>
-    public string Time
+    private string Time
     {
         get
         {
