@@ -7,6 +7,9 @@ internal static class Upgrades
 {
     private static readonly Func<JsonObject, JsonObject>[] Steps = [UpgradeTo2.Step];
 
+    /// <summary>How many steps there are.</summary>
+    public static int Count => Steps.Length;
+
     /// <summary>A stored lab of a version, in today's form.</summary>
     /// <param name="version">The version, from 1.</param>
     /// <param name="lab">The lab in that form.</param>

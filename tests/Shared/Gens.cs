@@ -238,7 +238,21 @@ internal static class Gens
         from own in AnyProfile.Array[0, 2]
         from guests in AnyGuest([.. own.DistinctBy(p => p.Id)]).Array[0, 8]
         from places in Gen.Int[0, 6].Array[8]
-        select Build(hosts, [.. own.DistinctBy(p => p.Id)], guests, places);
+        from seed in Gen.Int
+        let lab = Build(hosts, [.. own.DistinctBy(p => p.Id)], guests, places)
+        // One lab in three as it is, so that what is usual is common among them.
+        select seed % 3 == 0 ? lab : ShapeGen.Vary(lab, new Random(seed));
+
+    /// <summary>A lab as what stands may be: guests on their way, ticks of work begun.</summary>
+    public static readonly Gen<Lab> AnyBuilt =
+        from lab in AnyLab
+        from stages in Gen.Enum<LifeStage>().Array[8]
+        from ticks in Pick.From("guest/a/start/0123456789abcdef", "pool/b c/#", "old:ü").Array[0, 3]
+        select lab with
+        {
+            Guests = [.. lab.Guests.Select((g, n) => g with { Life = stages[n % 8] })],
+            Ticks = [.. ticks.Distinct()],
+        };
 
     private static Lab Build(Host[] hosts, Profile[] own, Guest[] guests, int[] places)
     {

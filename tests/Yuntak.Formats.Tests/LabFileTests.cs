@@ -1,5 +1,7 @@
 using CsCheck;
 using NJsonSchema;
+using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Formats.LabFiles;
@@ -30,11 +32,11 @@ public class LabFileTests
 
     [Fact]
     public void Any_lab_is_written_as_YAML_and_read_back_the_same() =>
-        Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
+        Gens.AnyBuilt.Sample(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
 
     [Fact]
     public void Any_lab_is_written_as_JSON_and_read_back_the_same() =>
-        Gens.AnyLab.Sample(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
+        Gens.AnyBuilt.Sample(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
 
     [Theory]
     [InlineData("saltmarsh-draft.yaml")]
@@ -159,7 +161,7 @@ public class LabFileTests
     {
         var schema = await SchemaAsync();
         schema.Validate(LabFile.ToJson(LabFile.Read(Demo("saltmarsh-draft.yaml")).Lab!)).ShouldBeEmpty();
-        Gens.AnyLab.Sample(lab => schema.Validate(LabFile.ToJson(lab)).Count == 0, iter: 100);
+        Gens.AnyBuilt.Sample(lab => schema.Validate(LabFile.ToJson(lab)).Count == 0, iter: 100);
     }
 
     [Theory]
@@ -185,6 +187,45 @@ public class LabFileTests
         var page = File.ReadAllText(Path.Combine(docs, "lab-file.md"));
         page.ShouldContain(LabFileDocs.TableBegins);
         page.ShouldBe(LabFileDocs.Page(page), "run ./yuntak docs");
+    }
+
+    [Fact]
+    public async Task File_schema_and_edit_refuse_the_same_with_the_same_words()
+    {
+        var lab = Small.Lab(Small.Host("kiln")).With(GuestEdits.Add(Small.Guest("notes") with { HealthCheckMinutes = 5 }));
+        var wrong = LabFile.ToJson(lab).Replace("\"health-check-minutes\": 5", "\"health-check-minutes\": 0");
+        var problem = LabFile.Read(wrong).Problems.ShouldHaveSingleItem();
+        problem.Path.ShouldBe("guests[0].health-check-minutes");
+        (await SchemaAsync()).Validate(wrong).ShouldNotBeEmpty();
+        var refused = Should.Throw<Refused>(() => GuestEdits.Change(lab.Guests[0].Id, g => g with { HealthCheckMinutes = 0 })(lab));
+        refused.Message.ShouldContain(problem.Text, customMessage: "one place names the limit");
+    }
+
+    [Fact]
+    public void Every_problem_is_named_at_once_with_its_own_path()
+    {
+        var reading = LabFile.Read(
+            """
+            yuntak: 1
+            name: Home
+            hosts:
+            - name: kiln
+              processor: { cores: 0, threads: 8 }
+              memory: lots
+            guests:
+            - name: notes
+              kind: cloud
+              wants: [{ profile: wiki }]
+              health-check-minutes: 0
+              vcpu: -1
+            """
+        );
+        reading
+            .Problems.Select(p => p.Path)
+            .ShouldBe(
+                ["hosts[0].processor.cores", "hosts[0].memory", "guests[0].kind", "guests[0].health-check-minutes", "guests[0].vcpu"],
+                ignoreOrder: true
+            );
     }
 
     private static Task<JsonSchema> SchemaAsync() =>

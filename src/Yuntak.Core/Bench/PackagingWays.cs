@@ -90,7 +90,7 @@ public static class PackagingWays
                 "less kept apart: what breaks the kernel breaks the host",
                 "network shares mounted on the host and handed in" + needs
             ),
-            _ => (
+            GuestKind.AppStack => (
                 "in seconds",
                 "the host's kernel and graphics chip, with other containers",
                 "least kept apart: as much as the engine sees to",

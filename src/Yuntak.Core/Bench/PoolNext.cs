@@ -32,7 +32,10 @@ public sealed record PoolNext(int Count, ByteSize Size, PoolRoom Room)
             PoolLayout.Single or PoolLayout.Mirror => (width, [new DiskGroup(layout, [.. Enumerable.Repeat(2L * size, width)])]),
             PoolLayout.Stripe or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => (1, Wider(1)),
             PoolLayout.StripedMirrors => (2, Wider(2)),
-            _ => (width, (IReadOnlyList<DiskGroup>)[.. groups, new DiskGroup(layout, [.. Enumerable.Repeat(size, width)])]),
+            PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => (
+                width,
+                (IReadOnlyList<DiskGroup>)[.. groups, new DiskGroup(layout, [.. Enumerable.Repeat(size, width)])]
+            ),
         };
         var bought = layout is PoolLayout.Single or PoolLayout.Mirror ? 2L * size : size;
         return new PoolNext(count, bought, PoolRoom.Of(larger, pool.Pool.Family));

@@ -28,7 +28,7 @@ public sealed record DiskGroup(PoolLayout Layout, ValueList<ByteSize> Disks)
                     ByteSize.Zero,
                     (sum, d) => sum + ByteSize.Min(d, SmallestParity)
                 ),
-                _ => (Disks.Count - Layout.ParityDisks()) * Disks.Min(),
+                PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => (Disks.Count - Layout.ParityDisks()) * Disks.Min(),
             };
 
     /// <summary>What no layout of this kind can use of these disks, because they differ in size: n disks count as n of the smallest.</summary>
@@ -39,7 +39,7 @@ public sealed record DiskGroup(PoolLayout Layout, ValueList<ByteSize> Disks)
             {
                 PoolLayout.Single or PoolLayout.Stripe or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => ByteSize.Zero,
                 PoolLayout.StripedMirrors => Raw - (2 * AfterParity),
-                _ => Raw - (Disks.Count * Disks.Min()),
+                PoolLayout.Mirror or PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => Raw - (Disks.Count * Disks.Min()),
             };
 
     /// <summary>Room after padding, when blocks of a copy-on-write pool are written across the disks.</summary>

@@ -22,7 +22,7 @@ public sealed record DiskSpec(ByteSize Size, DiskKind Kind = DiskKind.Spinning)
             DiskKind.NvmeFlash => 1_500e6,
             DiskKind.SataFlash => 450e6,
             DiskKind.Usb or DiskKind.Card => 60e6,
-            _ => 180e6,
+            DiskKind.Spinning or DiskKind.Virtual => 180e6,
         };
 
     /// <summary>Hours to rebuild it.</summary>

@@ -22,6 +22,6 @@ public static class FailureRates
         {
             DiskCondition.New => 1,
             DiskCondition.Recertified => 1.3,
-            _ => 1.6,
+            DiskCondition.Refurbished => 1.6,
         };
 }

@@ -181,7 +181,9 @@ public static class LayoutChooser
             PoolLayout.Stripe => disks > 1,
             PoolLayout.Mirror => disks is 2 or 3,
             PoolLayout.StripedMirrors => disks >= 4,
-            _ => disks > layout.FewestDisks() && disks <= WidestGroup + layout.ParityDisks(),
+            PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => disks
+                > layout.FewestDisks()
+                && disks <= WidestGroup + layout.ParityDisks(),
         };
 
     /// <summary>A group for each size, where there are at least two sizes, enough disks of each, and equal groups would not come to the same.</summary>

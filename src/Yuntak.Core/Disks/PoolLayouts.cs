@@ -20,7 +20,7 @@ public static class PoolLayouts
             PoolLayout.Parity1 or PoolLayout.Dedicated1 => 1,
             PoolLayout.Parity2 or PoolLayout.Dedicated2 => 2,
             PoolLayout.Parity3 => 3,
-            _ => 0,
+            PoolLayout.Single or PoolLayout.Stripe or PoolLayout.Mirror or PoolLayout.StripedMirrors => 0,
         };
 
     /// <summary>The fewest disks a layout works with.</summary>
@@ -30,7 +30,8 @@ public static class PoolLayouts
             PoolLayout.Single => 1,
             PoolLayout.Stripe or PoolLayout.Mirror => 2,
             PoolLayout.StripedMirrors => 4,
-            _ => layout.ParityDisks() + 1,
+            PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 =>
+                layout.ParityDisks() + 1,
         };
 
     /// <summary>How many disks may fail, whichever they are, before data is lost.</summary>
@@ -41,7 +42,13 @@ public static class PoolLayouts
         {
             PoolLayout.Mirror => disks - 1,
             PoolLayout.StripedMirrors => 1,
-            _ => layout.ParityDisks(),
+            PoolLayout.Single
+            or PoolLayout.Stripe
+            or PoolLayout.Parity1
+            or PoolLayout.Parity2
+            or PoolLayout.Parity3
+            or PoolLayout.Dedicated1
+            or PoolLayout.Dedicated2 => layout.ParityDisks(),
         };
 
     /// <summary>How many of a pool's disks may fail, whichever they are, before data is lost.</summary>

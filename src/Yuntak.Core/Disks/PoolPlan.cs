@@ -74,7 +74,9 @@ public sealed class PoolPlan
                 PoolLayout.Stripe => g.Disks.Count,
                 PoolLayout.StripedMirrors => g.Disks.Count / 2,
                 PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => 0.5,
-                _ => Family == PoolFamily.CopyOnWrite ? 1 : g.Disks.Count / (2.0 * (1 + g.Layout.ParityDisks())),
+                PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => Family == PoolFamily.CopyOnWrite
+                    ? 1
+                    : g.Disks.Count / (2.0 * (1 + g.Layout.ParityDisks())),
             }
         );
 
@@ -96,7 +98,8 @@ public sealed class PoolPlan
             PoolLayout.Mirror => "larger disks in place of all of these",
             PoolLayout.StripedMirrors => "two disks at a time",
             PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => "one data disk at a time, no larger than the parity disk",
-            _ => $"{width} disks at a time, or larger ones in place of all of a group",
+            PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 =>
+                $"{width} disks at a time, or larger ones in place of all of a group",
         };
 
     /// <summary>One layout, in equal groups.</summary>

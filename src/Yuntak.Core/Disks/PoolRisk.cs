@@ -95,7 +95,13 @@ public sealed record PoolRisk(
         group.Layout switch
         {
             PoolLayout.Mirror or PoolLayout.StripedMirrors => group.Disks.Max(),
-            _ => (group.Disks.Count - group.Layout.ParityDisks()) * group.Disks.Max(),
+            PoolLayout.Single
+            or PoolLayout.Stripe
+            or PoolLayout.Parity1
+            or PoolLayout.Parity2
+            or PoolLayout.Parity3
+            or PoolLayout.Dedicated1
+            or PoolLayout.Dedicated2 => (group.Disks.Count - group.Layout.ParityDisks()) * group.Disks.Max(),
         };
 
     /// <summary>ln(1 − x) for x far below what 1 − x can hold.</summary>

@@ -148,7 +148,16 @@ public static class KitFacts
             Choices: [.. Enum.GetValues<DiskKind>().Select(k => k.Words())]
         );
         yield return new(thing, "mounted", "mounted at", Listed(disk.MountedAt));
-        yield return new(thing, "holds", "holds", Listed(disk.Holds));
+        // What a disk holds stops the runbook from wiping it: somebody who has looked, and needs it no more, says so here. A later reading counts more.
+        yield return new(
+            thing,
+            "holds",
+            "holds",
+            Listed(disk.Holds),
+            Change((d, t) => d with { Holds = [.. t.Split(',').Select(Names.Clean).Where(w => w.Length > 0)] }),
+            "nothing, when it may be wiped",
+            Switch: true
+        );
         yield return new(
             thing,
             "hours",

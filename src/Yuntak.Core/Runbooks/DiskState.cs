@@ -29,6 +29,16 @@ internal sealed class DiskState
         }
     }
 
+    private DiskState(DiskState other)
+    {
+        pools = new(other.pools);
+        volumes = new(other.volumes);
+        copied = [.. other.copied];
+    }
+
+    /// <summary>The same, to go ahead on without changing this.</summary>
+    public DiskState Copy() => new(this);
+
     /// <summary>A pool of these disks is there.</summary>
     public void Made(HostId host, string pool, IEnumerable<string> disks)
     {

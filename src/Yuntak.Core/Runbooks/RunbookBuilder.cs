@@ -20,7 +20,8 @@ public static class RunbookBuilder
         List<RunbookSection> sections = [];
         foreach (var (work, after, circle) in ordered)
         {
-            var acts = Safe(plan, work, disks, circle);
+            // What a stop keeps from being done changes nothing on the disks: work that comes later finds them as they are.
+            (var acts, disks) = Safe(plan, work, disks, circle);
             sections.Add(Section(plan, work, acts, [.. after.Select(a => sections[a].Steps[^1].Id)]));
         }
 
@@ -58,22 +59,23 @@ public static class RunbookBuilder
         return ids;
     }
 
-    /// <summary>The acts of some work or, when one of them would wipe what stands or is still needed, a stop that says so.</summary>
-    private static IReadOnlyList<Act> Safe(Plan plan, Work work, DiskState disks, bool circle)
+    /// <summary>The acts of some work and the disks after them or, when one of them would wipe what stands or is still needed, a stop that says so and the disks as they are.</summary>
+    private static (IReadOnlyList<Act> Acts, DiskState Then) Safe(Plan plan, Work work, DiskState disks, bool circle)
     {
         var halt = work.Stop(plan) ?? (circle ? Circle(plan, work) : null);
         var acts = halt is null ? work.Acts(plan) : [halt];
+        var ahead = disks.Copy();
         foreach (var act in acts)
         {
-            if (Harm(plan, act, disks) is { } harm)
+            if (Harm(plan, act, ahead) is { } harm)
             {
-                return [harm];
+                return ([harm], disks);
             }
 
-            act.Apply(disks);
+            act.Apply(ahead);
         }
 
-        return acts;
+        return (acts, ahead);
     }
 
     private static Halt Circle(Plan plan, Work work) =>

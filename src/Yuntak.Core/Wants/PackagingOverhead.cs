@@ -23,7 +23,7 @@ internal static class PackagingOverhead
             {
                 GuestKind.Machine => "150 MiB + memory ÷ 256 (two levels of page tables, 8 bytes for each 4 KiB page)",
                 GuestKind.SystemContainer => "16 MiB for a system container",
-                _ => "8 MiB × containers",
+                GuestKind.AppStack => "8 MiB × containers",
             },
             () =>
                 guest.Kind == GuestKind.AppStack

@@ -46,6 +46,6 @@ internal static class SizingRules
         {
             GuestKind.Machine => MachineBaseOverhead + (given / 256),
             GuestKind.SystemContainer => SystemContainerOverhead,
-            _ => containers * AppContainerOverhead,
+            GuestKind.AppStack => containers * AppContainerOverhead,
         };
 }

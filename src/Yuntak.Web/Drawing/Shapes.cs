@@ -60,6 +60,6 @@ internal static class Shapes
         {
             Severity.Stop => Svg.Path("M5 1h6l4 4v6l-4 4H5l-4-4V5z", ""),
             Severity.Mind => Svg.Path("M8 1.8L15 14H1z", ""),
-            _ => Svg.Circle(8, 8, 4.6, ""),
+            Severity.Note => Svg.Circle(8, 8, 4.6, ""),
         };
 }

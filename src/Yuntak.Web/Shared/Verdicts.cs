@@ -13,7 +13,7 @@ internal static class Verdicts
         {
             Fit.Fits => "fits",
             Fit.Tight => "tight",
-            _ => "over",
+            Fit.Over => "over",
         };
 
     /// <summary>A host's badge: its stops when there are any, else how it fits.</summary>

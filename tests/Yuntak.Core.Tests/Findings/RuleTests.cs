@@ -267,11 +267,48 @@ public class RuleTests
         sums.Hosts.Where(finding.Concerns).Select(h => h.Host.Name).ShouldBe(["kiln"]);
     }
 
+    /// <summary>Rules whose fault no change of the plan can settle: somebody has to buy, look or plug.</summary>
+    private static readonly string[] OnlyByHand =
+    [
+        "bench.cores-over",
+        "bench.cores-tight",
+        "bench.memory-promised",
+        "bench.pool-over",
+        "bench.pool-past-comfort",
+        "bench.vcpu-crowded",
+        "disks.fills-soon",
+        "disks.full-soon",
+        "disks.guest-disks-on-parity",
+        "disks.key-not-kept",
+        "disks.left-over",
+        "disks.mixed-kinds",
+        "disks.same-batch",
+        "disks.thin-parity",
+        "disks.thin-promised",
+        "disks.usb-in-parity",
+        "kit.boot-from-stick",
+        "kit.disk-failing",
+        "kit.disk-sectors",
+        "kit.disk-worn",
+        "kit.no-battery-backup",
+        "kit.old-disk",
+        "kit.pool-degraded",
+        "kit.pool-lost",
+        "kit.too-hot",
+        "wants.accelerator-busy",
+        "wants.encoder-over",
+        "wants.latest-tag",
+        "wants.scratch-on-spinning",
+        "wants.streams-over-link",
+    ];
+
     [Theory]
     [MemberData(nameof(Faults))]
     public void Every_fix_settles_its_finding_and_says_what_it_did(string rule, Lab lab)
     {
-        foreach (var fix in lab.Finding(rule).Fixes)
+        var fixes = lab.Finding(rule).Fixes;
+        (fixes.Count == 0).ShouldBe(OnlyByHand.Contains(rule), $"{rule} offers {fixes.Count} fixes");
+        foreach (var fix in fixes)
         {
             var changed = fix.Edit(lab);
             changed.Lab.Findings(rule).ShouldBeEmpty($"{rule}: {fix.Label}");

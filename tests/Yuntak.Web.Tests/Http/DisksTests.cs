@@ -65,9 +65,11 @@ public sealed class DisksTests(Site site) : IClassFixture<Site>
         taken.QuerySelector("#status .said")!.TextContent.ShouldContain("kiln: sdg taken out of clay");
         var back = await site.Send(await site.Get($"/Disks?host=kiln&disk={disk}"), "#move-disk", ("pool", "clay"));
         back.QuerySelector("#status .said")!.TextContent.ShouldContain("sdg joins clay, double parity of 6 disks");
-        var refused = await site.Send(await site.Get("/Disks?host=cellar&disk=wwn-0x0000000000040001"), "#move-disk", ("pool", ""));
-        refused.Body!.TextContent.ShouldNotContain("Exception");
-        await UndoAll(3);
+        var before = await site.Client.GetStringAsync("/files/lab.yaml");
+        var refused = await site.Send(await site.Get("/Disks?host=wren&disk=eui.0000000000020003"), "#move-disk", ("pool", ""));
+        refused.QuerySelector(".refusal")!.TextContent.ShouldContain("ember");
+        (await site.Client.GetStringAsync("/files/lab.yaml")).ShouldBe(before);
+        await UndoAll(2);
     }
 
     [Fact]

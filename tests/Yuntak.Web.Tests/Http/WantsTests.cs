@@ -64,7 +64,7 @@ public sealed class WantsTests(Site site) : IClassFixture<Site>
     [InlineData("load.0.max", "1", "the usual amount lies from the least to the most")]
     [InlineData("hour.3", "140", "24 numbers from 0 to 1")]
     [InlineData("advised.machine", "", "at least one way of packaging")]
-    [InlineData("first-start", "soon", "First start: a whole number")]
+    [InlineData("first-start", "soon", "first start, minutes: a whole number from 0 to 1,440")]
     public async Task What_is_wrong_with_a_profile_is_said_and_what_was_typed_stays(string field, string typed, string says)
     {
         (string, string)[] fields = field.StartsWith("advised", StringComparison.Ordinal)

@@ -18,10 +18,12 @@ internal abstract record PoolWork(Host On) : Work
         }
 
         var pools = stands.Pools.SelectMany(p => p.DiskIds).ToHashSet(StringComparer.Ordinal);
+        // What it holds is known best by the draft, which is where a host is read again or corrected.
+        bool Holds(Disk disk) => (plan.Draft.Host(On.Id)?.Disks.FirstOrDefault(d => d.Id == disk.Id) ?? disk).Holds.Count > 0;
         var used = wiped
             .Select(id => stands.Disks.FirstOrDefault(d => d.Id == id))
             .OfType<Disk>()
-            .Where(d => !pools.Contains(d.Id) && (d.IsBoot || d.MountedAt.Count > 0 || d.Holds.Count > 0))
+            .Where(d => !pools.Contains(d.Id) && (d.IsBoot || d.MountedAt.Count > 0 || Holds(d)))
             .ToList();
         return used.Count == 0
             ? null

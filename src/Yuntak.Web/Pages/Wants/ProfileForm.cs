@@ -106,9 +106,6 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
             [
                 .. this["ports"].Split([' ', ','], StringSplitOptions.RemoveEmptyEntries).Select(p => Typed.Whole(p, "Ports", 1, 65_535)),
             ],
-            StartOrder = Typed.OptionalWhole(this["start-order"], "Start order", 0, 1000) ?? before.StartOrder,
-            FirstStartMinutes = Typed.OptionalWhole(this["first-start"], "First start", 0, 1440) ?? before.FirstStartMinutes,
-            MemoryFloorGiB = Typed.OptionalNumber(this["memory-floor"], "The least memory that makes sense") ?? 0,
             Advised =
             [
                 .. ProfileWords
@@ -122,6 +119,20 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
             Loads = [.. Filled("load").Select(Load)],
             Shape = Shape(before.Shape),
         };
+        // The limits stand once, in the shape; nothing typed is what it was, but no least memory is none.
+        foreach (
+            var (field, typed) in new[]
+            {
+                ("start-order", "start-order"),
+                ("first-start-minutes", "first-start"),
+                ("memory-floor", "memory-floor"),
+            }
+        )
+        {
+            profile =
+                this[typed].Trim().Length > 0 || field == "memory-floor" ? ProfileShapes.Profile[field].Set(profile, this[typed]) : profile;
+        }
+
         return ProfileTerms.All.Aggregate(
             profile,
             (p, terms) => terms.With(p, [.. Filled(terms.Word).Select(row => Term(row, terms, terms.Of(before)))])
