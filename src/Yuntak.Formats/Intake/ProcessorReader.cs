@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.Json;
 using System.Text.RegularExpressions;
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
@@ -43,7 +44,10 @@ internal static partial class ProcessorReader
     private static void Read(List<(string Field, string Data)> rows, int line, List<string> problems, IntakeDraft draft)
     {
         var read = rows.Count;
-        var architecture = rows.FirstOrDefault(r => r.Field == "Architecture").Data;
+        // A family is one word; what is torn or strange stays one, so that what was read can be kept.
+        var architecture = rows.FirstOrDefault(r => r.Field == "Architecture").Data is { } said
+            ? string.Concat(Names.Clean(said).Where(c => !char.IsWhiteSpace(c)).Take(40))
+            : null;
         var threads = Number(rows, "CPU(s)");
         if (architecture is null && threads is null)
         {

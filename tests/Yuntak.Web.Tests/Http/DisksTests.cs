@@ -67,7 +67,7 @@ public sealed class DisksTests(Site site) : IClassFixture<Site>
         back.QuerySelector("#status .said")!.TextContent.ShouldContain("sdg joins clay, double parity of 6 disks");
         var before = await site.Client.GetStringAsync("/files/lab.yaml");
         var refused = await site.Send(await site.Get("/Disks?host=wren&disk=eui.0000000000020003"), "#move-disk", ("pool", ""));
-        refused.QuerySelector(".refusal")!.TextContent.ShouldContain("ember");
+        refused.QuerySelector(".refusal")!.TextContent.ShouldContain("needs at least 1 disk");
         (await site.Client.GetStringAsync("/files/lab.yaml")).ShouldBe(before);
         await UndoAll(2);
     }
