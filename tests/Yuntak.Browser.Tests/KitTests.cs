@@ -15,7 +15,7 @@ public class KitTests
     {
         await using var person = await SliceSession.OpenAsync(demo: true, width);
         person.Go("/Kit");
-        person.Click("#kit-board-kiln a[href$='wwn-0x0000000000030001'] .disk");
+        person.Click($"#kit-board-kiln {(width > 700 ? ".for-wide" : ".for-narrow")} a[href$='wwn-0x0000000000030001'] .disk");
         person.Sees("#panel-title", "disk sdb");
         person.Until(
             "const box = document.querySelector('#panel').getBoundingClientRect(); return box.top >= -1 && box.top < innerHeight",

@@ -121,15 +121,16 @@ public class SliceTests
         person.Keys(Keys.Enter);
         person.Sees("#panel-title", "gate");
 
+        var ruler = width > 700 ? "#ruler-gate" : "#ruler-narrow-gate";
         person.TabTo("#tray-gate");
         person.Keys("1");
         person.Sees("#status .said", "gate put on brick");
-        person.Find("#ruler-gate");
+        person.Find(ruler);
         person.Chord(Keys.Control, "z");
         person.Sees("#status .said", "taken back: gate put on brick");
         person.Chord(Keys.Control, "y");
         person.Sees("#status .said", "done again: gate put on brick");
-        person.TabTo("#ruler-gate");
+        person.TabTo(ruler);
         person.Keys("0");
         person.Sees("#status .said", "gate taken off brick");
         person.TabTo("#place-brick");

@@ -3,6 +3,7 @@ using NJsonSchema;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
@@ -235,9 +236,49 @@ public class LabFileTests
     {
         var reading = LabFile.Read(text);
         reading.Problems.Select(p => p.ToString()).ShouldBeEmpty(text);
-        reading.Lab.ShouldBe(lab, text);
+        reading.Lab.ShouldBe(lab, Differs(reading.Lab!, lab) + "\n" + text);
         return true;
     }
+
+    /// <summary>The members that differ, so that a lab that does not come back says where.</summary>
+    private static string Differs(Lab read, Lab lab) =>
+        string.Join(
+            ", ",
+            LabShapes
+                .Lab.Fields.Where(f => !f.Same(read, lab))
+                .Select(f => f.Name)
+                .Concat(
+                    read.Guests.Zip(lab.Guests)
+                        .SelectMany(g =>
+                            GuestShapes
+                                .Guest.Fields.Where(f => !f.Same(g.First, g.Second))
+                                .Select(f =>
+                                    $"{g.Second.Id}.{f.Name}: {(f as Scalar<Guest>)?.Typed(g.First)} / {(f as Scalar<Guest>)?.Typed(g.Second)}"
+                                )
+                        )
+                )
+                .Concat(
+                    read.Hosts.Zip(lab.Hosts)
+                        .SelectMany(h =>
+                            HostShapes
+                                .Host.Fields.Where(f => !f.Same(h.First, h.Second))
+                                .Select(f =>
+                                    $"{h.Second.Id}.{f.Name}: {(f as Scalar<Host>)?.Typed(h.First)} / {(f as Scalar<Host>)?.Typed(h.Second)}"
+                                )
+                        )
+                )
+                .Concat(
+                    read.Hosts.Zip(lab.Hosts)
+                        .SelectMany(h => h.First.Pools.Zip(h.Second.Pools))
+                        .SelectMany(p =>
+                            PoolShapes
+                                .Pool.Fields.Where(f => !f.Same(p.First, p.Second))
+                                .Select(f =>
+                                    $"{p.Second.Name}.{f.Name}: {(f as Scalar<Pool>)?.Typed(p.First)} / {(f as Scalar<Pool>)?.Typed(p.Second)}"
+                                )
+                        )
+                )
+        );
 
     private static string Demo(string file) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "demo", file));
 }

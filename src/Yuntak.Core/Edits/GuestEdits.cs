@@ -35,8 +35,14 @@ public static class GuestEdits
             var named = changed with { Id = id, Name = FreeName(lab, changed.Name, except: id) };
             var after = Sound(lab, NestingEdits.Settled(lab, before, named));
             var words = LabDifference.Words(lab, before, lab, after);
+            var with = lab.WithGuest(id, _ => after);
             return new Changed(
-                lab.WithGuest(id, _ => after),
+                // What runs inside may want room now that its outer guest has no pool for yet, as when it was put in.
+                after.RunsIn
+                    is not null
+                || with.GuestsIn(id).Any()
+                    ? NestingEdits.WithRoomFor(with, after.RunsIn ?? id)
+                    : with,
                 words.Count == 0 ? $"{after.Name}: nothing changed" : $"{before.Name}: {string.Join(", ", words)}"
             );
         };

@@ -189,6 +189,36 @@ public class SafetyTests
         step.Caution!.ShouldContain("Of kiln-boot, which the host starts from, use only the room that is free.");
     }
 
+    [Fact]
+    public void Who_has_looked_and_says_that_a_disk_holds_nothing_clears_its_stop()
+    {
+        var stands = Lab.WithHost(Kiln, h => h with { Disks = h.Disks.Change(d => d.Id == "p4", d => d with { Holds = ["ext4"] }) });
+        var draft = stands.With(PoolEdits.ReplaceDisk(Kiln, "vault", "p0", "p4"));
+        RunbookBuilder.Build(stands, draft).Steps.Single().Act.CanBeDone.ShouldBeFalse();
+
+        var looked = draft.With(KitEdits.Correct(Kiln, "disks/p4/holds", "", new DateOnly(2026, 11, 26)));
+        var step = RunbookBuilder.Build(stands, looked).Steps.Single();
+        step.Act.Type.ShouldBe("replace-disk");
+        step.Act.Wipes.ShouldBe(["p4"]);
+    }
+
+    [Fact]
+    public void What_a_stop_holds_back_is_not_counted_on_by_what_comes_later()
+    {
+        // The pool cannot come apart, since nothing takes its data; its disks are then not free for the other pool.
+        var stands = Lab.WithHost(
+            Kiln,
+            h => h with { Pools = h.Pools.Change(p => p.Name == "vault", p => p with { AlreadyUsed = ByteSize.FromTB(6) }) }
+        );
+        var draft = stands
+            .With(PoolEdits.Change(Kiln, "vault", p => p with { Layout = PoolLayout.Mirror, DiskIds = ["p0", "p1"] }))
+            .With(HostEdits.AddPool(Kiln, new Pool("second", PoolLayout.Mirror, PoolFamily.CopyOnWrite, ["p2", "p3"])));
+        var runbook = RunbookBuilder.Build(stands, draft);
+        runbook.Steps.ShouldContain(s => !s.Act.CanBeDone);
+        runbook.Steps.SelectMany(s => s.Act.Wipes).ShouldBeEmpty();
+        Followed.Harm(stands, runbook).ShouldBeNull();
+    }
+
     [Theory]
     [InlineData("/srv/photos", null)]
     [InlineData(null, "ext4")]

@@ -384,6 +384,44 @@ public sealed class CommandTests : IDisposable
 
     public void Dispose() => folder.Dispose();
 
+    [Fact]
+    public void The_runbook_as_JSON_gives_for_each_step_its_act_what_it_wipes_and_whom_it_stops()
+    {
+        var draft = Demo("saltmarsh-draft.yaml");
+        var (ended, said, _) = Run(null, "runbook", draft, "--from", Demo("saltmarsh-as-built.yaml"), "--json");
+
+        ended.ShouldBe(0);
+        var steps = JsonDocument
+            .Parse(said)
+            .RootElement.GetProperty("sections")
+            .EnumerateArray()
+            .SelectMany(s => s.GetProperty("steps").EnumerateArray())
+            .ToList();
+        steps.Count.ShouldBe(25);
+        foreach (var step in steps)
+        {
+            step.GetProperty("act").GetProperty("type").GetString().ShouldNotBeNullOrEmpty();
+            step.GetProperty("wipes").ValueKind.ShouldBe(JsonValueKind.Array);
+            step.GetProperty("stops").ValueKind.ShouldBe(JsonValueKind.Array);
+        }
+
+        var figures = steps.First(s => s.GetProperty("act").GetProperty("type").GetString() == "set-figures");
+        figures.GetProperty("stops")[0].GetString().ShouldBe("lantern");
+        figures.GetProperty("wipes").GetArrayLength().ShouldBe(0);
+
+        var (_, fromNothing, _) = Run(null, "runbook", draft, "--json");
+        var installs = JsonDocument
+            .Parse(fromNothing)
+            .RootElement.GetProperty("sections")
+            .EnumerateArray()
+            .SelectMany(s => s.GetProperty("steps").EnumerateArray())
+            .Where(s => s.GetProperty("act").GetProperty("type").GetString() == "install-host")
+            .ToList();
+        installs.Count.ShouldBe(3);
+        installs.ShouldAllBe(s => s.GetProperty("wipes").GetArrayLength() == 1);
+        installs.ShouldAllBe(s => s.GetProperty("wipes")[0].GetString() == s.GetProperty("act").GetProperty("onto").GetString());
+    }
+
     private static string Demo(string file) => Path.Combine(Repository.Root, "demo", file);
 
     private static (int Ended, string Said, string Problem) Run(string? input, params string[] args)
