@@ -18,11 +18,13 @@ internal static class MemoryRuler
     private const double Wide = 600;
     private const double Narrow = 344;
     private const double Height = 34;
+    private static readonly Drawn<HostAssessment> Kept = new();
     private const double LabelRow = 13;
     private const double InsideHeight = 6;
 
     /// <summary>The ruler twice, for wide windows and for phones; the style shows the one there is room for.</summary>
-    public static IHtmlContent Draw(HostAssessment host) => ForBoth.Of(Draw(host, Wide, "ruler-"), Draw(host, Narrow, "ruler-narrow-"));
+    public static IHtmlContent Draw(HostAssessment host) =>
+        Kept.Of(host, "", () => ForBoth.Of(Draw(host, Wide, "ruler-"), Draw(host, Narrow, "ruler-narrow-")));
 
     private static Svg Draw(HostAssessment host, double wide, string ids)
     {

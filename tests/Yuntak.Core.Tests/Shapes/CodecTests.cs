@@ -1,8 +1,10 @@
 using CsCheck;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Shapes;

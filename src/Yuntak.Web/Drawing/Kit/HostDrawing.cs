@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Web.Drawing.Kit;
 
@@ -13,8 +14,18 @@ internal static class HostDrawing
     private const double Wide = 860;
     private const double Narrow = 344;
     private const double RowHigh = 124;
+    private static readonly Drawn<Host> Kept = new();
     private const double RowGap = 12;
     private const int DisksInNarrowRow = 6;
+
+    /// <summary>A host of the lab, with the thing lit that is open beside it.</summary>
+    /// <param name="host">The host.</param>
+    /// <param name="largest">The memory of the largest host drawn beside it.</param>
+    /// <param name="lit">The thing that is open; null for none.</param>
+    public static IHtmlContent Draw(Host host, ByteSize largest, string? lit) =>
+        lit is null
+            ? Kept.Of(host, $"{largest.Bytes}", () => Draw(HostSheet.Of(host, largest, null)))
+            : Draw(HostSheet.Of(host, largest, lit));
 
     /// <summary>The drawing twice, for wide windows and for phones.</summary>
     public static IHtmlContent Draw(HostSheet sheet) => ForBoth.Of(Draw(sheet, Wide), Draw(sheet, Narrow));
