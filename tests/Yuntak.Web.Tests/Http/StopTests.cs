@@ -33,7 +33,7 @@ public sealed class StopTests : IAsyncLifetime
     {
         await Read(Store);
         var runbook = await site.Get("/Runbook");
-        runbook.Body!.TextContent.ShouldContain("5 TB are said to be in data already: if it stands, make and wipe nothing");
+        runbook.Body!.TextContent.ShouldContain("5\u202FTB are said to be in data already: if it stands, make and wipe nothing");
         for (var most = 60; most > 0 && runbook.QuerySelector(".tick-box:not([disabled])") is not null; most--)
         {
             runbook = await site.Send(runbook, ".tick-box:not([disabled])");
