@@ -64,7 +64,8 @@ public static class RunbookBuilder
     {
         var halt = work.Stop(plan) ?? (circle ? Circle(plan, work) : null);
         var acts = halt is null ? work.Acts(plan) : [halt];
-        var ahead = disks.Copy();
+        // Only these can be stopped half-way; other work goes ahead on the disks themselves, which spares a copy for every guest.
+        var ahead = acts.Any(a => a.Wipes.Count > 0 || a is TakePoolApart) ? disks.Copy() : disks;
         foreach (var act in acts)
         {
             if (Harm(plan, act, ahead) is { } harm)

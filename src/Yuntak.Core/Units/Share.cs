@@ -10,9 +10,6 @@ public readonly record struct Share(double Value) : IComparable<Share>
     /// <inheritdoc/>
     public int CompareTo(Share other) => Value.CompareTo(other.Value);
 
-    /// <summary>So many hundredths.</summary>
-    public static Share FromPercent(double percent) => new(percent / 100);
-
     /// <summary>That part of a size.</summary>
     public static ByteSize operator *(ByteSize whole, Share part) => whole * part.Value;
 
