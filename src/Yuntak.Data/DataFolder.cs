@@ -1,35 +1,35 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
-using Yuntak.Core.Figures;
 
 namespace Yuntak.Data;
 
-/// <summary>The folder that holds the person's data.</summary>
+/// <summary>The folder that holds the person's data: what is where in it, and the services that use it.</summary>
 public static class DataFolder
 {
     /// <summary>The database's file name in the folder.</summary>
     public const string FileName = "yuntak.db";
 
-    /// <summary>Adds the database and the store to a container.</summary>
+    /// <summary>The folder, inside the data folder, with the copies Yuntak takes by itself.</summary>
+    public const string CopiesName = "copies";
+
+    /// <summary>Only the person whose data it is may read and write it.</summary>
+    public const UnixFileMode OwnFile = UnixFileMode.UserRead | UnixFileMode.UserWrite;
+
+    /// <summary>Only the person whose data it is may look inside.</summary>
+    public const UnixFileMode OwnFolder = OwnFile | UnixFileMode.UserExecute;
+
+    /// <summary>Adds the database and the store to a container. The folder is opened with <see cref="Opening.DataOpening"/> before the first use.</summary>
     /// <param name="services">The container.</param>
-    /// <param name="folder">The folder; made when it is missing.</param>
+    /// <param name="folder">The folder.</param>
     public static IServiceCollection AddYuntakData(this IServiceCollection services, string folder)
     {
-        Directory.CreateDirectory(folder);
-        services.AddDbContextFactory<YuntakDb>(options => Configure(options, folder));
+        services.AddSingleton<IDbContextFactory<YuntakDb>>(new DatabaseFile(Database(folder)));
         services.AddSingleton<LabStore>();
         services.AddSingleton<ReadingStore>();
+        services.AddSingleton<Thinning>();
         return services;
     }
 
-    /// <summary>Creates the database, or brings it to today's shape, and switches the write-ahead log on.</summary>
-    public static void Prepare(IServiceProvider services)
-    {
-        using var db = services.GetRequiredService<IDbContextFactory<YuntakDb>>().CreateDbContext();
-        db.Database.Migrate();
-        db.Database.ExecuteSqlRaw("PRAGMA journal_mode = WAL;");
-    }
-
-    internal static void Configure(DbContextOptionsBuilder options, string folder) =>
-        options.UseSqlite($"Data Source={Path.Combine(folder, FileName)}").AddInterceptors(new DurabilityInterceptor());
+    /// <summary>Where the database of a folder is.</summary>
+    public static string Database(string folder) => Path.Combine(folder, FileName);
 }

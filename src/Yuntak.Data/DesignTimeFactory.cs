@@ -1,4 +1,3 @@
-using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 
 namespace Yuntak.Data;
@@ -6,10 +5,5 @@ namespace Yuntak.Data;
 /// <summary>Lets <c>dotnet ef migrations add</c> work on this project alone.</summary>
 internal sealed class DesignTimeFactory : IDesignTimeDbContextFactory<YuntakDb>
 {
-    public YuntakDb CreateDbContext(string[] args)
-    {
-        var options = new DbContextOptionsBuilder<YuntakDb>();
-        DataFolder.Configure(options, Path.GetTempPath());
-        return new YuntakDb(options.Options);
-    }
+    public YuntakDb CreateDbContext(string[] args) => new DatabaseFile(Path.Combine(Path.GetTempPath(), "design.db")).CreateDbContext();
 }

@@ -53,6 +53,32 @@ public static class LabJson
         return lab ?? throw new JsonException("A stored lab is empty.");
     }
 
+    /// <summary>Reads a stored lab, or null when it cannot be read, whatever is wrong with it.</summary>
+    public static Lab? TryRead(byte[] content, int version)
+    {
+        try
+        {
+            return Read(content, version);
+        }
+        // Damage shows as whatever the first reader of a wrong byte makes of it: the unpacker, the parser, a step of an upgrade, a record's own check.
+        catch (Exception e)
+            when (e
+                    is JsonException
+                        or IOException
+                        or InvalidDataException
+                        or InvalidOperationException
+                        or NotSupportedException
+                        or ArgumentException
+                        or FormatException
+                        or OverflowException
+                        or NullReferenceException
+                        or Core.Base.Refused
+            )
+        {
+            return null;
+        }
+    }
+
     /// <summary>A record is stored as what it is made of: the members its constructor takes, all of them, and nothing that follows from them.</summary>
     private static void OnlyWhatARecordIsMadeOf(JsonTypeInfo type)
     {

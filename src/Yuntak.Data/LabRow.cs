@@ -11,4 +11,7 @@ public sealed class LabRow
 
     /// <summary>The revision that is as built.</summary>
     public long AsBuiltRevision { get; set; }
+
+    /// <summary>The version of the Yuntak that opened the data last; empty before versions were kept.</summary>
+    public string WrittenBy { get; set; } = "";
 }

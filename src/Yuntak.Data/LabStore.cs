@@ -10,7 +10,10 @@ namespace Yuntak.Data;
 /// Keeps a lab as revisions with two pointers, draft and as built. A change names the revision it was based on; when the head has moved since, nothing is
 /// overwritten: both versions are answered, and the change is set aside as a revision of its own.
 /// </summary>
-public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider clock)
+/// <param name="databases">The database.</param>
+/// <param name="clock">The time.</param>
+/// <param name="check">Looks at a lab before it is kept, and refuses one that cannot be worked out; nobody does when it is left out.</param>
+public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider clock, LabCheck? check = null)
 {
     private const int OnlyLab = 1;
     private readonly RevisionCache cache = new();
@@ -98,12 +101,13 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         var changed = edit(before);
         if (changed.Lab == before)
         {
-            return new CommitResult.Committed(await HeadAsync(db, head.Id, cancel));
+            return new CommitResult.Committed(HeadOf(head));
         }
 
+        check?.Invoke(changed.Lab);
         var row = NewRow(pointer, head.Number + 1, head.Id, changed.Lab, changed.Sentence);
         row.UndoTo = head.Id;
-        return await MoveAsync(db, transaction, pointers, pointer, row, cancel);
+        return await MoveAsync(db, transaction, pointers, pointer, row, changed.Lab, cancel);
     }
 
     /// <summary>Takes the last change back, by committing the revision before it once more.</summary>
@@ -115,12 +119,20 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         StepAsync(pointer, basedOn, redo: true, cancel);
 
     /// <summary>The newest lines of a pointer's history, those set aside among them.</summary>
-    public async Task<IReadOnlyList<RevisionLine>> HistoryAsync(Pointer pointer, int most, CancellationToken cancel = default)
+    /// <param name="pointer">Whose.</param>
+    /// <param name="most">How many.</param>
+    /// <param name="before">Only those older than this revision; the newest when left out.</param>
+    public async Task<IReadOnlyList<RevisionLine>> HistoryAsync(
+        Pointer pointer,
+        int most,
+        long? before = null,
+        CancellationToken cancel = default
+    )
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
         return await db
             .Revisions.AsNoTracking()
-            .Where(r => r.LabId == OnlyLab && r.Pointer == pointer)
+            .Where(r => r.LabId == OnlyLab && r.Pointer == pointer && (before == null || r.Id < before))
             .OrderByDescending(r => r.Id)
             .Take(most)
             .Select(r => new RevisionLine(r.Id, r.Number, r.At, r.Sentence))
@@ -156,7 +168,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         // The copy takes the place of the revision it copies: it is undone to the same one, and remembers where it came from for redo.
         row.UndoTo = target.UndoTo;
         row.RedoTo = redo ? target.RedoTo : head.Id;
-        return await MoveAsync(db, transaction, pointers, pointer, row, cancel);
+        return await MoveAsync(db, transaction, pointers, pointer, row, cache.LabOf(target), cancel);
     }
 
     private async Task<CommitResult> MoveAsync(
@@ -165,6 +177,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
         LabRow pointers,
         Pointer pointer,
         RevisionRow row,
+        Lab lab,
         CancellationToken cancel
     )
     {
@@ -181,7 +194,8 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
 
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
-        return new CommitResult.Committed(await HeadAsync(db, row.Id, cancel));
+        cache.Keep(row, lab);
+        return new CommitResult.Committed(HeadOf(row));
     }
 
     private async Task<CommitResult> SetAsideAsync(
@@ -202,18 +216,21 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
 
         var commonLab = cache.LabOf(common);
         var mine = edit(commonLab);
+        check?.Invoke(mine.Lab);
         var row = NewRow(pointer, 0, common.Id, mine.Lab, $"set aside: {mine.Sentence}");
         db.Revisions.Add(row);
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
-        return new CommitResult.Stale(commonLab, await HeadAsync(db, head.Id, cancel), mine.Lab, row.Id);
+        return new CommitResult.Stale(commonLab, HeadOf(head), mine.Lab, row.Id);
     }
 
     private async Task<Head> HeadAsync(YuntakDb db, long revision, CancellationToken cancel)
     {
-        var row = await NeededRowAsync(db, revision, cancel);
-        return new Head(row.Id, row.Number, cache.LabOf(row), row.Sentence, row.Parent, row.UndoTo is not null, row.RedoTo is not null);
+        return HeadOf(await NeededRowAsync(db, revision, cancel));
     }
+
+    private Head HeadOf(RevisionRow row) =>
+        new(row.Id, row.Number, cache.LabOf(row), row.Sentence, row.Parent, row.UndoTo is not null, row.RedoTo is not null);
 
     private async Task<RevisionRow> NeededRowAsync(YuntakDb db, long revision, CancellationToken cancel) =>
         await RowAsync(db, revision, cancel) ?? throw new InvalidOperationException("The head's revision is missing.");

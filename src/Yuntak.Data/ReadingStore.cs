@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using System.Security.Cryptography;
 using Microsoft.EntityFrameworkCore;
 
 namespace Yuntak.Data;
@@ -6,16 +7,24 @@ namespace Yuntak.Data;
 /// <summary>Keeps the texts people give to be read.</summary>
 public sealed class ReadingStore(IDbContextFactory<YuntakDb> databases, TimeProvider clock)
 {
-    /// <summary>Keeps a text.</summary>
+    /// <summary>Keeps a text; one that is kept already is not kept twice.</summary>
     /// <param name="packed">The text as <see cref="Packed"/> packs it.</param>
     /// <returns>Its key.</returns>
     public async Task<long> KeepAsync(byte[] packed, CancellationToken cancel = default)
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
-        var row = new ReadingRow { At = clock.GetUtcNow().UtcDateTime, Content = packed };
-        db.Readings.Add(row);
-        await db.SaveChangesAsync(cancel);
-        return row.Id;
+        var hash = Convert.ToHexStringLower(SHA256.HashData(packed));
+        var now = clock.GetUtcNow().UtcDateTime;
+        // Whoever gives it again wants it kept as long as if it were new.
+        if (await db.Readings.Where(r => r.Hash == hash).ExecuteUpdateAsync(r => r.SetProperty(x => x.At, now), cancel) == 0)
+        {
+            await db.Database.ExecuteSqlAsync(
+                $"INSERT OR IGNORE INTO readings (At, Hash, Content) VALUES ({now}, {hash}, {packed})",
+                cancel
+            );
+        }
+
+        return await db.Readings.Where(r => r.Hash == hash).Select(r => r.Id).SingleAsync(cancel);
     }
 
     /// <summary>The packed text of that key, or null when there is none.</summary>

@@ -38,6 +38,7 @@ public sealed class YuntakDb(DbContextOptions<YuntakDb> options) : DbContext(opt
         {
             reading.ToTable("readings");
             reading.HasIndex(r => r.At);
+            reading.HasIndex(r => r.Hash).IsUnique();
         });
     }
 }

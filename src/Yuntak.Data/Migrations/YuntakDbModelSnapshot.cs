@@ -31,6 +31,10 @@ namespace Yuntak.Data.Migrations
                         .IsConcurrencyToken()
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("WrittenBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.ToTable("labs", (string)null);
@@ -49,9 +53,15 @@ namespace Yuntak.Data.Migrations
                         .IsRequired()
                         .HasColumnType("BLOB");
 
+                    b.Property<string>("Hash")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("At");
+
+                    b.HasIndex("Hash")
+                        .IsUnique();
 
                     b.ToTable("readings", (string)null);
                 });

@@ -77,11 +77,11 @@ internal sealed class Svg : IHtmlContent
 
     public static XElement Group(string css, params object?[] content) => new("g", new XAttribute("class", css), content);
 
-    /// <summary>A link around drawn things. Its name is what is written in them, so that whoever says what they see is understood.</summary>
     /// <summary>Things drawn elsewhere, moved to a place.</summary>
     public static XElement Moved(double x, double y, params object?[] content) =>
         new("g", new XAttribute("transform", $"translate({N(x)} {N(y)})"), content);
 
+    /// <summary>A link around drawn things. Its name is what is written in them, so that whoever says what they see is understood.</summary>
     public static XElement Link(string href, XElement content)
     {
         // Texts side by side would be heard as one word.

@@ -10,7 +10,8 @@ namespace Yuntak.Web.Pages;
 /// <summary>Every change, and the way back to any of them.</summary>
 public sealed class HistoryModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
 {
-    private const int Most = 60;
+    /// <summary>How many lines a page has.</summary>
+    public const int Most = 60;
 
     public IReadOnlyList<RevisionLine> Draft { get; private set; } = [];
 
@@ -18,10 +19,20 @@ public sealed class HistoryModel(DeskService desks, LabStore store) : LabPageMod
 
     public IReadOnlyList<LabChange> Changes => LabDifference.Between(Desk.AsBuilt.Lab, Desk.Lab);
 
-    public async Task OnGetAsync()
+    public override bool NeedsSums => false;
+
+    /// <summary>Where the older changes of the draft begin; null when these reach back to the first.</summary>
+    public long? OlderDraft => Older(Draft);
+
+    /// <summary>Where the older changes of what stands begin; null when these reach back to the first.</summary>
+    public long? OlderBuilt => Older(Built);
+
+    /// <param name="draft">Only changes of the draft older than this one; the newest when left out.</param>
+    /// <param name="built">Only changes of what stands older than this one.</param>
+    public async Task OnGetAsync(long? draft, long? built)
     {
-        Draft = await Store.HistoryAsync(Pointer.Draft, Most);
-        Built = await Store.HistoryAsync(Pointer.AsBuilt, Most);
+        Draft = await Store.HistoryAsync(Pointer.Draft, Most, draft);
+        Built = await Store.HistoryAsync(Pointer.AsBuilt, Most, built);
     }
 
     public async Task<IActionResult> OnPostRestoreAsync(long revision)
@@ -33,4 +44,6 @@ public sealed class HistoryModel(DeskService desks, LabStore store) : LabPageMod
                 : throw new Refused("That revision is not there.")
         );
     }
+
+    private static long? Older(IReadOnlyList<RevisionLine> lines) => lines.Count == Most ? lines[^1].Revision : null;
 }

@@ -1,3 +1,4 @@
+using System.Security.Cryptography.X509Certificates;
 using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
@@ -7,14 +8,24 @@ using Yuntak.Core.Units;
 using Yuntak.Data;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
+using Yuntak.Web.Door;
 using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Web.Pages;
 
 /// <summary>The lab as a whole: its name, its assumptions, its file.</summary>
 [RequestSizeLimit(YuntakApp.LongestRequest)]
-public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+public sealed class LabModel(DeskService desks, LabStore store, OwnAddress address, IServiceProvider services) : LabPageModel(desks, store)
 {
+    public override bool NeedsSums => false;
+
+    /// <summary>Where a phone in the house finds this; null when only this machine does.</summary>
+    public string? ForTheHouse => address.ForTheHouse;
+
+    /// <summary>What a browser shows of the certificate; null when there is none.</summary>
+    public string? Fingerprint => services.GetService<X509Certificate2>() is { } certificate ? Certificates.Fingerprint(certificate) : null;
+
     public SettingsForm Form { get; private set; } = null!;
 
     public string? Pasted { get; private set; }
@@ -41,7 +52,8 @@ public sealed class LabModel(DeskService desks, LabStore store) : LabPageModel(d
     public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text)
     {
         Form = SettingsForm.Of(Desk.Lab);
-        Pasted = text;
+        // A large text is not sent back to where it came from.
+        Pasted = text?.Length <= HandedIn.LongestEcho ? text : null;
         var (content, problem) = await HandedIn.ReadAsync(file, text);
         if (content is null)
         {

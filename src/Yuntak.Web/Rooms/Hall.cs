@@ -17,6 +17,8 @@ public sealed class Hall : Room
             new("/Rules"),
             new("/Find?q=kiln"),
             new("/Find") { IsView = false },
+            new("/Pass"),
+            new("/SignIn"),
         ];
 
     public override IEnumerable<Hit> Answers(Desk desk) =>
@@ -30,6 +32,8 @@ public sealed class Hall : Room
             .. House.Rooms.Select(r => r.Station).OfType<Station>().Select(s => new Hit(HitKind.Station, s.ToString(), "station", $"/{s}")),
             new(HitKind.Page, "History", "every change, and the way back", "/History"),
             new(HitKind.Page, "Lab file", "read or write the whole lab", "/Lab"),
+            new(HitKind.Page, "From your phone", "address, pass phrase, certificate", "/Lab#reach"),
+            new(HitKind.Page, "Backup", "all data as one file", "/Lab"),
             new(HitKind.Page, "Rule book", "everything that is looked out for", "/Rules"),
         ];
 }

@@ -10,18 +10,21 @@ namespace Yuntak.Web.Shared;
 /// <summary>Everything a page shows: the two heads and what follows from them. Made once for each pair of revisions.</summary>
 public sealed class Desk
 {
+    private readonly Lazy<Assessment> assessment;
+    private readonly Lazy<string?> trouble;
     private readonly Lazy<Runbook> runbook;
     private readonly Lazy<int> changes;
     private readonly Lazy<Verdict> verdict;
 
-    internal Desk(Head draft, Head asBuilt, Assessment assessment, Func<Assessment> before)
+    internal Desk(Head draft, Head asBuilt, Assessments assessments, Lab? before)
     {
         Draft = draft;
         AsBuilt = asBuilt;
-        Assessment = assessment;
+        assessment = new(() => assessments.Of(draft.Lab));
+        trouble = new(() => Try(() => assessment.Value));
         runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
         changes = new(() => LabDifference.Between(RunbookBuilder.Settled(asBuilt.Lab, draft.Lab), draft.Lab).Count(c => c.NeedsWork));
-        verdict = new(() => Verdict.Between(before(), assessment));
+        verdict = new(() => Verdict.Between(before is null ? Assessment : assessments.Of(before), Assessment));
     }
 
     /// <summary>What is planned.</summary>
@@ -34,7 +37,10 @@ public sealed class Desk
     public Lab Lab => Draft.Lab;
 
     /// <summary>What follows from it.</summary>
-    public Assessment Assessment { get; }
+    public Assessment Assessment => assessment.Value;
+
+    /// <summary>Why nothing follows from it: something in it that Yuntak cannot work out. Null when all is well. What needs no sums, the history and the lab file, works all the same.</summary>
+    public string? Trouble => trouble.Value;
 
     /// <summary>The steps from as built to draft.</summary>
     public Runbook Runbook => runbook.Value;
@@ -47,4 +53,17 @@ public sealed class Desk
 
     /// <summary>The findings of a station.</summary>
     public IEnumerable<Finding> FindingsOf(Station station) => Assessment.Findings.Where(f => f.Rule.Station == station);
+
+    private static string? Try(Func<Assessment> make)
+    {
+        try
+        {
+            make();
+            return null;
+        }
+        catch (Exception e) when (e is not OutOfMemoryException)
+        {
+            return $"Yuntak cannot work this lab out ({e.GetType().Name}: {e.Message.TrimEnd('.')}). Take the last change back, or bring an earlier one back; nothing is lost.";
+        }
+    }
 }

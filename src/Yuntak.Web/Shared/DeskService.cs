@@ -1,14 +1,13 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
 using Yuntak.Data;
 
 namespace Yuntak.Web.Shared;
 
-/// <summary>Lays out the desk for a page, and remembers the assessments of the revisions used last.</summary>
-public sealed class DeskService(LabStore store)
+/// <summary>Lays out the desk for a page.</summary>
+public sealed class DeskService(LabStore store, Assessments assessments)
 {
-    private readonly Recent<long, Lazy<Assessment>> assessments = new(16);
     private Desk? latest;
 
     /// <summary>The desk as it stands now.</summary>
@@ -21,21 +20,25 @@ public sealed class DeskService(LabStore store)
             return known;
         }
 
-        var assessment = Of(draft.Revision, () => Assessment.Of(draft.Lab));
-        var parent = draft.Parent is { } p ? await store.LabAtAsync(p, cancel) : null;
-        var desk = new Desk(
-            draft,
-            asBuilt,
-            assessment,
-            () => parent is null ? assessment : Of(draft.Parent!.Value, () => Assessment.Of(parent))
-        );
+        var desk = new Desk(draft, asBuilt, assessments, await BeforeAsync(draft, cancel));
         latest = desk;
         return desk;
     }
 
     /// <summary>The assessment of a revision; null when there is none of that key.</summary>
     public async Task<Assessment?> AssessmentAsync(long revision, CancellationToken cancel = default) =>
-        await store.LabAtAsync(revision, cancel) is { } lab ? Of(revision, () => Assessment.Of(lab)) : null;
+        await store.LabAtAsync(revision, cancel) is { } lab ? assessments.Of(lab) : null;
 
-    private Assessment Of(long revision, Func<Assessment> make) => assessments.Keep(revision, new Lazy<Assessment>(make)).Value;
+    /// <summary>The lab before the last change; null for the first, and for one that cannot be read any more.</summary>
+    private async Task<Lab?> BeforeAsync(Head draft, CancellationToken cancel)
+    {
+        try
+        {
+            return draft.Parent is { } parent ? await store.LabAtAsync(parent, cancel) : null;
+        }
+        catch (Refused)
+        {
+            return null;
+        }
+    }
 }

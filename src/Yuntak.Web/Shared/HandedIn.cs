@@ -6,6 +6,9 @@ namespace Yuntak.Web.Shared;
 /// <summary>Text somebody hands in: a file or, without one, what was pasted.</summary>
 internal static class HandedIn
 {
+    /// <summary>The longest text that is shown again beside what is wrong with it, in characters.</summary>
+    public const int LongestEcho = 64 << 10;
+
     /// <summary>The text, or why there is none.</summary>
     public static async Task<(string? Text, string? Problem)> ReadAsync(IFormFile? file, string? pasted)
     {

@@ -22,6 +22,9 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
     /// <summary>The station the page belongs to; null for pages beside the route.</summary>
     public virtual Station? Here => null;
 
+    /// <summary>Whether the page shows what follows from the lab. The history and the lab file do without: they are the way out of a lab that cannot be worked out.</summary>
+    public virtual bool NeedsSums => true;
+
     /// <summary>The revision the page was shown with; every form sends it.</summary>
     [BindProperty(Name = "based-on", SupportsGet = false)]
     public long BasedOn { get; set; }
@@ -33,6 +36,13 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         HttpContext.Items[typeof(LabPageModel)] = this;
         Desk = await desks.LoadAsync(HttpContext.RequestAborted);
         Refusal = TempData[RefusalKey] as string;
+        if (Desk.Trouble is not null && NeedsSums && HttpMethods.IsGet(Request.Method))
+        {
+            // What can be done now is to go back; that page needs no sums.
+            context.Result = Redirect("/History");
+            return;
+        }
+
         await next();
     }
 

@@ -10,6 +10,7 @@ using Yuntak.Web.Pages.Disks;
 using Yuntak.Web.Pages.Runbook;
 using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Web.Pages.Kit;
 

@@ -6,6 +6,7 @@ using Yuntak.Core.Profiles;
 using Yuntak.Data;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Web.Pages.Wants;
 

@@ -1,4 +1,4 @@
-namespace Yuntak.Web.Shared;
+namespace Yuntak.Web.Starting;
 
 /// <summary>A data folder taken for this process alone. The system gives it back when the process ends, however it ends.</summary>
 internal sealed class FolderLock : IDisposable
@@ -14,7 +14,7 @@ internal sealed class FolderLock : IDisposable
     public static FolderLock? Take(string folder)
     {
         // The data is the person's own: nobody else on the machine may look.
-        Directory.CreateDirectory(folder, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute);
+        Directory.CreateDirectory(folder, Yuntak.Data.DataFolder.OwnFolder);
         try
         {
             var path = Path.Combine(folder, FileName);

@@ -1,4 +1,4 @@
-namespace Yuntak.Web.Shared;
+namespace Yuntak.Web.Starting;
 
 /// <summary>Where data lives.</summary>
 internal static class DataPlaces
@@ -24,7 +24,10 @@ internal static class DataPlaces
             return $"{folder} holds something that is not demo data, and the demo starts fresh each time. Nothing was changed. Name another folder with --data.";
         }
 
-        foreach (var entry in new DirectoryInfo(folder).EnumerateFileSystemInfos().Where(e => e.Name != FolderLock.FileName))
+        // The mark stays until everything else is gone: a demo that is cut off here can be started again.
+        foreach (
+            var entry in new DirectoryInfo(folder).EnumerateFileSystemInfos().Where(e => e.Name is not (FolderLock.FileName or DemoMark))
+        )
         {
             if (entry is DirectoryInfo inner)
             {
@@ -39,4 +42,7 @@ internal static class DataPlaces
         File.WriteAllText(mark, "Thrown away and made anew at every start of the demo.\n");
         return null;
     }
+
+    /// <summary>Makes a folder the person's own: what began as a demo and is carried on by <c>start</c> is never thrown away again.</summary>
+    public static void Keep(string folder) => File.Delete(Path.Combine(folder, DemoMark));
 }

@@ -1,0 +1,9 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Data;
+
+/// <summary>Looks at a lab before it is kept.</summary>
+/// <param name="lab">The lab as it would be.</param>
+/// <exception cref="Refused">It cannot be worked out; the words are for the person.</exception>
+public delegate void LabCheck(Lab lab);

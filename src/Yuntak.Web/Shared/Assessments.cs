@@ -1,0 +1,42 @@
+using System.Runtime.CompilerServices;
+using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Stations;
+
+namespace Yuntak.Web.Shared;
+
+/// <summary>The assessments of labs that are in use. A lab is assessed once, before it is kept, and shown from the same assessment.</summary>
+public sealed class Assessments(ILogger<Assessments> log)
+{
+    private readonly ConditionalWeakTable<Lab, Lazy<Assessment>> known = [];
+
+    /// <summary>The assessment of a lab.</summary>
+    public Assessment Of(Lab lab) => known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l))).Value;
+
+    /// <summary>Refuses a lab that cannot be worked out, and what no file would be read with again.</summary>
+    /// <exception cref="Refused">It cannot be kept; the words say why.</exception>
+    public void Check(Lab lab)
+    {
+        try
+        {
+            Of(lab);
+        }
+        catch (Exception e) when (e is not (Refused or OutOfMemoryException))
+        {
+            log.LogError(e, "A lab could not be assessed");
+            throw new Refused(
+                $"Yuntak cannot work this out ({e.GetType().Name}), so it was not kept and nothing was changed. That is a fault of Yuntak, not yours.",
+                e
+            );
+        }
+    }
+
+    /// <summary>With everything worked out that pages show.</summary>
+    private static Assessment Whole(Lab lab)
+    {
+        var assessment = Assessment.Of(lab);
+        _ = assessment.Findings.Count;
+        return assessment;
+    }
+}
