@@ -3,7 +3,7 @@ using BenchmarkDotNet.Attributes;
 using Microsoft.AspNetCore.Builder;
 using Yuntak.Core.Shapes;
 using Yuntak.Web.Rooms;
-using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Bench;
 

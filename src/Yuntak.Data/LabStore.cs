@@ -104,7 +104,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
             return new CommitResult.Committed(HeadOf(head));
         }
 
-        check?.Invoke(changed.Lab);
+        check?.Invoke(before, changed.Lab);
         var row = NewRow(pointer, head.Number + 1, head.Id, changed.Lab, changed.Sentence);
         row.UndoTo = head.Id;
         return await MoveAsync(db, transaction, pointers, pointer, row, changed.Lab, cancel);
@@ -216,7 +216,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
 
         var commonLab = cache.LabOf(common);
         var mine = edit(commonLab);
-        check?.Invoke(mine.Lab);
+        check?.Invoke(commonLab, mine.Lab);
         var row = NewRow(pointer, 0, common.Id, mine.Lab, $"set aside: {mine.Sentence}");
         db.Revisions.Add(row);
         await db.SaveChangesAsync(cancel);

@@ -1,5 +1,5 @@
 using Microsoft.AspNetCore.Builder;
-using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Browser;
 

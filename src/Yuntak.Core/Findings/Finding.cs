@@ -16,7 +16,7 @@ public sealed class Finding
         Title = title;
         Text = text;
         Figure = figure;
-        this.fixes = new(() => [.. fixes()]);
+        this.fixes = new(() => Offered(fixes));
     }
 
     /// <summary>The rule that noticed it.</summary>
@@ -46,6 +46,7 @@ public sealed class Finding
         {
             SubjectKind.Host => Subject.Id == host.Host.Id.Value,
             SubjectKind.Pool => Subject.Id.StartsWith(Uri.EscapeDataString(host.Host.Id.Value) + "/", StringComparison.Ordinal),
+            SubjectKind.Lab => false,
             SubjectKind.Guest => host.AllGuests.Any(g => g.Guest.Id.Value == Subject.Id),
         };
 
@@ -54,6 +55,19 @@ public sealed class Finding
 
     /// <summary>What it is known by while it lasts: the rule, the subject, and which it is among several of both. No two of a lab share one.</summary>
     public string Key => $"{Rule.Id}@{Subject.Kind.ToString().ToLowerInvariant()}:{Subject.Id}{(Ordinal > 0 ? $"#{Ordinal}" : "")}";
+
+    /// <summary>A change that cannot be worked out is not offered; the finding stands all the same.</summary>
+    private static IReadOnlyList<Fix> Offered(Func<IEnumerable<Fix>> fixes)
+    {
+        try
+        {
+            return [.. fixes()];
+        }
+        catch (Exception e) when (e is not OutOfMemoryException)
+        {
+            return [];
+        }
+    }
 
     /// <summary>The same finding, as one of several of its rule about its subject.</summary>
     internal Finding At(int ordinal) =>

@@ -15,6 +15,9 @@ public sealed record Subject(SubjectKind Kind, string Id, string Name)
     /// <summary>A guest.</summary>
     public static Subject Of(Guest guest) => new(SubjectKind.Guest, guest.Id.Value, guest.Name);
 
+    /// <summary>The lab as a whole.</summary>
+    public static Subject Of(Lab lab) => new(SubjectKind.Lab, "", lab.Name);
+
     /// <summary>A pool of a host.</summary>
     public static Subject Of(Host host, Pool pool) =>
         new(SubjectKind.Pool, $"{Uri.EscapeDataString(host.Id.Value)}/{Uri.EscapeDataString(pool.Name)}", pool.Name);

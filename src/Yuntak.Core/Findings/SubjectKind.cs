@@ -13,4 +13,7 @@ public enum SubjectKind
 
     /// <summary>A guest.</summary>
     Guest,
+
+    /// <summary>The lab as a whole.</summary>
+    Lab,
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Kit;
@@ -43,7 +44,7 @@ internal static class FactText
             : throw Refused($"{what}, such as «4 GiB» or «500 GB»", text);
 
     public static DateOnly? Day(string text) =>
-        DateOnly.TryParseExact(text.Trim(), "O", out var day) ? day : throw Refused("a day such as 2025-03-14", text);
+        Codecs.Day.TryRead(text, out var day) ? day : throw Refused("a day such as 2025-03-14", text);
 
     public static Refused Refused(string what, string text) =>
         new($"Here belongs {what}, not «{(text.Length > 40 ? text[..40] + "…" : text)}».");

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Yuntak.Core.Base;
 using Yuntak.Core.Profiles;
 
@@ -19,29 +20,34 @@ public sealed record Lab(
     ValueList<Profile> Profiles = default
 )
 {
+    // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.
+    private static readonly ConditionalWeakTable<Lab, LabIndex> Indexes = [];
+
     /// <summary>A lab with nothing in it.</summary>
     public static Lab Empty(string name) => new(name, LabSettings.Default, [], []);
 
     /// <summary>The host of that id, if there is one.</summary>
-    public Host? Host(HostId? id) => Hosts.FirstOrDefault(h => h.Id == id);
+    public Host? Host(HostId? id) => id is { } known ? Index.Host(known) : null;
 
     /// <summary>The guest of that id, if there is one.</summary>
-    public Guest? Guest(GuestId id) => Guests.FirstOrDefault(g => g.Id == id);
+    public Guest? Guest(GuestId id) => Index.Guest(id);
 
     /// <summary>Every profile it knows.</summary>
     public ProfileBook Book => ProfileBook.With(Profiles);
 
     /// <summary>The guests put on a host themselves; app stacks inside another guest are with that one.</summary>
-    public IEnumerable<Guest> GuestsOn(HostId id) => Guests.Where(g => g.Placement?.Host == id);
+    public IEnumerable<Guest> GuestsOn(HostId id) => Index.On(id);
 
     /// <summary>The app stacks whose engine runs inside a guest.</summary>
-    public IEnumerable<Guest> GuestsIn(GuestId id) => Guests.Where(g => g.RunsIn == id);
+    public IEnumerable<Guest> GuestsIn(GuestId id) => Index.In(id);
 
     /// <summary>The guest whose engine runs an app stack; null when its engine runs on the host itself.</summary>
     public Guest? Outer(Guest guest) => guest.RunsIn is { } outer ? Guest(outer) : null;
 
     /// <summary>The host a guest is on, itself or inside another guest; null while it is on none.</summary>
     public Host? HostOf(Guest guest) => Host((Outer(guest) ?? guest).Placement?.Host);
+
+    private LabIndex Index => Indexes.GetValue(this, lab => new LabIndex(lab));
 
     /// <summary>The same lab with one host changed.</summary>
     public Lab WithHost(HostId id, Func<Host, Host> change) => this with { Hosts = Hosts.Change(h => h.Id == id, change) };

@@ -62,7 +62,8 @@ internal static class Codecs
             return Within(value);
         }
 
-        public override bool Within(string value) => value.Length <= longest && !(oneWord && value.Any(char.IsWhiteSpace));
+        public override bool Within(string value) =>
+            value.Length <= longest && !(oneWord && value.Any(char.IsWhiteSpace)) && value == Names.Clean(value);
 
         public override string Say(string value) => value;
 
@@ -81,7 +82,7 @@ internal static class Codecs
             return Within(value);
         }
 
-        public override bool Within(string value) => Names.Problem(value, what) is null;
+        public override bool Within(string value) => Names.Problem(value, what) is null && value == Names.Clean(value);
 
         public override string Say(string value) => value;
 

@@ -90,6 +90,17 @@ public abstract class Field<T>(string name, string member, string label)
     /// <summary>What is wrong with it, whatever door it came through.</summary>
     public abstract IEnumerable<Problem> Problems(T record);
 
+    /// <summary>The record with this member as it may be kept: what is outside its limits is left as a blank record has it, and noted.</summary>
+    /// <param name="record">The record.</param>
+    /// <param name="blank">A record with nothing in it.</param>
+    /// <param name="dropped">Where what was left out is noted.</param>
+    public virtual T Sound(T record, T blank, List<Problem> dropped)
+    {
+        var before = dropped.Count;
+        dropped.AddRange(Problems(record));
+        return dropped.Count == before ? record : Copy(blank, record);
+    }
+
     /// <summary>What a JSON Schema says of it.</summary>
     /// <param name="parts">Schemas of records, by their names; a part adds its own.</param>
     public abstract JsonObject Schema(JsonObject parts);

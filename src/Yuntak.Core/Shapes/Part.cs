@@ -60,6 +60,21 @@ internal sealed class Part<T, TPart>(
         get(record) is { } value ? shape().Problems(value).Select(p => p.Below(Name)) : [];
 
     /// <inheritdoc/>
+    public override T Sound(T record, T blank, List<Problem> dropped)
+    {
+        if (get(record) is not { } value)
+        {
+            return record;
+        }
+
+        List<Problem> below = [];
+        var sound = shape().Sound(value, below);
+        below = [.. below.UnionBy(shape().Problems(sound), p => p.Path)];
+        dropped.AddRange(below.Select(p => p.Below(Name)));
+        return below.Count == 0 ? record : set(record, shape().Problems(sound).Any() ? null : sound);
+    }
+
+    /// <inheritdoc/>
     public override void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables) => shape().Describe(tables);
 
     /// <inheritdoc/>

@@ -111,6 +111,31 @@ internal sealed class Parts<T, TPart>(
     }
 
     /// <inheritdoc/>
+    public override T Sound(T record, T blank, List<Problem> dropped)
+    {
+        var before = dropped.Count;
+        List<TPart> kept = [];
+        foreach (var item in get(record).Take(Most))
+        {
+            List<Problem> below = [];
+            var sound = shape().Sound(item, below);
+            // What a thing cannot be without, such as its name, is still wrong when it is blank: then it is left out whole.
+            var rest = shape().Problems(sound).ToList();
+            dropped.AddRange(
+                below
+                    .Concat(rest)
+                    .Select(p => p.Below(key(item) is { Length: > 0 } named ? $"{Name} {Names.Short(Names.Clean(named))}" : Name))
+            );
+            if (rest.Count == 0)
+            {
+                kept.Add(sound);
+            }
+        }
+
+        return dropped.Count == before && kept.Count == get(record).Count ? record : set(record, [.. kept]);
+    }
+
+    /// <inheritdoc/>
     public override void Describe(IDictionary<string, IReadOnlyList<FieldText>> tables) => shape().Describe(tables);
 
     /// <inheritdoc/>

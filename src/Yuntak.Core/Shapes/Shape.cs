@@ -75,6 +75,9 @@ public sealed class Shape<T>(string name, T blank, params IReadOnlyList<Field<T>
         }
     }
 
+    /// <summary>A record that was read from a machine, with only what may be kept: members outside their limits are left out and noted. Such as members that do not go together remain.</summary>
+    public T Sound(T record, List<Problem> dropped) => fields.Aggregate(record, (r, field) => field.Sound(r, blank, dropped));
+
     /// <summary>Says how two forms of a record differ.</summary>
     /// <param name="before">One.</param>
     /// <param name="after">The other.</param>

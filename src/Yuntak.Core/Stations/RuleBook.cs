@@ -1,3 +1,4 @@
+using Yuntak.Core.Bench;
 using Yuntak.Core.Bench.Rules;
 using Yuntak.Core.Disks.Rules;
 using Yuntak.Core.Findings;
@@ -14,7 +15,27 @@ public static class RuleBook
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
     public static IReadOnlyList<Finding> Check(Assessment lab) =>
-        [.. Rules.SelectMany(r => Told(r.Check(lab))).OrderByDescending(f => f.Severity)];
+        [.. Rules.SelectMany(r => Told(Checked(r, lab))).OrderByDescending(f => f.Severity)];
+
+    /// <summary>What one rule notices. A rule that breaks says so itself, and the others go on: a fault of Yuntak shuts nobody out.</summary>
+    internal static IReadOnlyList<Finding> Checked(IRule rule, Sums lab)
+    {
+        try
+        {
+            return [.. rule.Check(lab)];
+        }
+        catch (Exception e) when (e is not OutOfMemoryException)
+        {
+            return
+            [
+                rule.Info.On(
+                    Subject.Of(lab.Lab),
+                    $"The rule «{rule.Info.Id}» could not be worked out",
+                    $"Something in the lab is more than it can reckon with ({e.GetType().Name}). It says: {rule.Info.Says} Look for yourself; all other rules were worked out."
+                ),
+            ];
+        }
+    }
 
     /// <summary>Findings of one rule about one subject, told apart by their place.</summary>
     private static IEnumerable<Finding> Told(IEnumerable<Finding> findings)

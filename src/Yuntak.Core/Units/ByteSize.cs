@@ -7,8 +7,13 @@ namespace Yuntak.Core.Units;
 /// <param name="Bytes">The amount in bytes; negative only as the result of a subtraction (a shortfall).</param>
 public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSize>
 {
-    /// <summary>The largest size that can be entered: 2⁵³ bytes, 8 PiB. Up to there a typed number is exact, and sums of a thousand of them still fit.</summary>
+    /// <summary>The largest size that can be entered: 2⁵³ bytes, 8 PiB. Up to there a typed number is exact.</summary>
     public static readonly ByteSize LargestEntered = new(1L << 53);
+
+    /// <summary>The largest size there is, just below 8 EiB. A sum that would be more stays here, and says so in words.</summary>
+    public static readonly ByteSize MostCounted = new(long.MaxValue);
+
+    private static readonly ByteSize LeastCounted = new(-long.MaxValue);
 
     /// <summary>Nothing.</summary>
     public static ByteSize Zero => default;
@@ -26,16 +31,23 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public double TB => Bytes / 1e12;
 
     /// <summary>So many MiB, rounded to whole bytes.</summary>
-    public static ByteSize FromMiB(double mib) => new((long)Math.Round(mib * (1L << 20)));
+    public static ByteSize FromMiB(double mib) => Rounded(mib * (1L << 20));
 
     /// <summary>So many GiB, rounded to whole bytes.</summary>
-    public static ByteSize FromGiB(double gib) => new((long)Math.Round(gib * (1L << 30)));
+    public static ByteSize FromGiB(double gib) => Rounded(gib * (1L << 30));
 
     /// <summary>So many GB (10⁹ bytes), rounded to whole bytes.</summary>
-    public static ByteSize FromGB(double gb) => new((long)Math.Round(gb * 1e9));
+    public static ByteSize FromGB(double gb) => Rounded(gb * 1e9);
 
     /// <summary>So many TB (10¹² bytes), rounded to whole bytes.</summary>
-    public static ByteSize FromTB(double tb) => new((long)Math.Round(tb * 1e12));
+    public static ByteSize FromTB(double tb) => Rounded(tb * 1e12);
+
+    /// <summary>So many bytes, rounded to whole ones; no more than <see cref="MostCounted"/>.</summary>
+    public static ByteSize Rounded(double bytes) =>
+        double.IsNaN(bytes) ? Zero
+        : bytes >= long.MaxValue ? MostCounted
+        : bytes <= -long.MaxValue ? LeastCounted
+        : new((long)Math.Round(bytes));
 
     /// <summary>The larger of two sizes.</summary>
     public static ByteSize Max(ByteSize a, ByteSize b) => a.Bytes >= b.Bytes ? a : b;
@@ -55,23 +67,23 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public ByteSize RoundUpTo(ByteSize step)
     {
         var rest = Bytes % step.Bytes;
-        return rest == 0 ? this : new ByteSize(Bytes + step.Bytes - rest);
+        return rest == 0 ? this : this + new ByteSize(step.Bytes - rest);
     }
 
     /// <inheritdoc/>
     public int CompareTo(ByteSize other) => Bytes.CompareTo(other.Bytes);
 
-    /// <summary>Adds two sizes.</summary>
-    public static ByteSize operator +(ByteSize a, ByteSize b) => new(checked(a.Bytes + b.Bytes));
+    /// <summary>Adds two sizes, up to <see cref="MostCounted"/>.</summary>
+    public static ByteSize operator +(ByteSize a, ByteSize b) => Within((Int128)a.Bytes + b.Bytes);
 
     /// <summary>Subtracts; the result may be negative, a shortfall.</summary>
-    public static ByteSize operator -(ByteSize a, ByteSize b) => new(checked(a.Bytes - b.Bytes));
+    public static ByteSize operator -(ByteSize a, ByteSize b) => Within((Int128)a.Bytes - b.Bytes);
 
     /// <summary>Multiplies by a plain number, rounded to whole bytes.</summary>
-    public static ByteSize operator *(ByteSize a, double factor) => new((long)Math.Round(a.Bytes * factor));
+    public static ByteSize operator *(ByteSize a, double factor) => Rounded(a.Bytes * factor);
 
-    /// <summary>Multiplies by a whole number, exactly.</summary>
-    public static ByteSize operator *(long factor, ByteSize a) => new(checked(a.Bytes * factor));
+    /// <summary>Multiplies by a whole number, exactly up to <see cref="MostCounted"/>.</summary>
+    public static ByteSize operator *(long factor, ByteSize a) => Within((Int128)a.Bytes * factor);
 
     /// <summary>Divides by a whole number, rounding down.</summary>
     public static ByteSize operator /(ByteSize a, long divisor) => new(a.Bytes / divisor);
@@ -89,10 +101,12 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public static bool operator >=(ByteSize a, ByteSize b) => a.Bytes >= b.Bytes;
 
     /// <summary>The size for people, in binary units with a thin space: «2.5 GiB».</summary>
-    public override string ToString() => Spoken(["B", "KiB", "MiB", "GiB", "TiB", "PiB"], 1024);
+    public override string ToString() =>
+        Bytes >= MostCounted.Bytes ? $"more than 8{Numbers.ThinSpace}EiB" : Spoken(["B", "KiB", "MiB", "GiB", "TiB", "PiB", "EiB"], 1024);
 
     /// <summary>The size for people as disks are sold, in decimal units: «20 TB».</summary>
-    public string ToDecimalString() => Spoken(["B", "kB", "MB", "GB", "TB", "PB"], 1000);
+    public string ToDecimalString() =>
+        Bytes >= MostCounted.Bytes ? $"more than 9{Numbers.ThinSpace}EB" : Spoken(["B", "kB", "MB", "GB", "TB", "PB", "EB"], 1000);
 
     /// <summary>Writes the size so that <see cref="TryParse"/> reads exactly the same bytes again, with the largest unit that divides it.</summary>
     public string ToExactString()
@@ -132,6 +146,11 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public static bool TryParse(string? text, Prefixes bareLetter, out ByteSize size, string? bareNumber = null)
     {
         size = default;
+        if (text?.Length > Numbers.LongestNumber)
+        {
+            return false;
+        }
+
         var match = Pattern().Match(text ?? "");
         if (!match.Success || !Numbers.TryParse(match.Groups["n"].Value, out var number))
         {
@@ -156,6 +175,11 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
         size = new ByteSize((long)Math.Round(bytes));
         return true;
     }
+
+    private static ByteSize Within(Int128 bytes) =>
+        bytes > long.MaxValue ? MostCounted
+        : bytes < -long.MaxValue ? LeastCounted
+        : new((long)bytes);
 
     private string Spoken(string[] units, double step)
     {

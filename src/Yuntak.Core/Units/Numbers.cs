@@ -8,6 +8,9 @@ public static class Numbers
     /// <summary>The space between a number and its unit: narrow, and never a line break.</summary>
     public const string ThinSpace = "\u202F";
 
+    /// <summary>The longest text that is looked at as a number, in characters.</summary>
+    public const int LongestNumber = 100;
+
     /// <summary>A number with at most three telling digits: 1,234 · 123 · 12.3 · 1.25; trailing zeros go.</summary>
     public static string Short(double value)
     {
@@ -42,6 +45,11 @@ public static class Numbers
     public static bool TryParse(string? text, out double number)
     {
         number = 0;
+        if (text?.Length > LongestNumber)
+        {
+            return false;
+        }
+
         var plain = (text ?? "").Trim().Replace("_", "", StringComparison.Ordinal);
         var comma = plain.IndexOf(',', StringComparison.Ordinal);
         if (

@@ -48,7 +48,7 @@ public sealed class Sizing
         AdvisedBulk = DiskFigure(
             "bulk data",
             p => p.Bulk,
-            b => new ByteSize((long)Math.Ceiling(Math.Round(b * 1e9, 3))),
+            b => ByteSize.Rounded(Math.Ceiling(Math.Round(b * 1e9, 3))),
             new ByteSize(1),
             s => s.Bulk
         );
@@ -75,7 +75,7 @@ public sealed class Sizing
             s => s.AcceleratorShare.Value
         );
         ClientMemory = SumFigure("memory of a machine started from it", p => p.ClientMemory, ByteSize.FromGiB, "image + 1 GiB", _ => 0);
-        Fetch = SumFigure("fetched at each start", p => p.Fetch, b => new ByteSize((long)Math.Round(b * 1e9)), "the image", _ => 0);
+        Fetch = SumFigure("fetched at each start", p => p.Fetch, b => ByteSize.Rounded(b * 1e9), "the image", _ => 0);
         GraphicsMemory = SumFigure(
             "memory of a graphics card",
             p => p.GraphicsMemory,
@@ -83,13 +83,7 @@ public sealed class Sizing
             "parameters × bits ÷ 8 × 1.2",
             s => s.GraphicsMemory.Value.GiB
         );
-        Scratch = DiskFigure(
-            "scratch space",
-            p => p.Scratch,
-            b => new ByteSize((long)Math.Round(b * 1e9)),
-            new ByteSize(1),
-            s => s.Scratch.Value
-        );
+        Scratch = DiskFigure("scratch space", p => p.Scratch, b => ByteSize.Rounded(b * 1e9), new ByteSize(1), s => s.Scratch.Value);
     }
 
     /// <summary>The guest that was sized.</summary>

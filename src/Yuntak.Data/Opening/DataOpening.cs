@@ -55,7 +55,9 @@ public sealed class DataOpening(string folder, TimeProvider clock, string versio
         }
 
         var made = new DatabaseFile(fresh, pooled: false);
-        await FillAsync(made, first);
+        await MigrateAsync(made);
+        await BeginAsync(made, first);
+        await SignAsync(made);
         File.Move(fresh, file, overwrite: false);
     }
 
@@ -75,27 +77,33 @@ public sealed class DataOpening(string folder, TimeProvider clock, string versio
         }
 
         var database = new DatabaseFile(file, pooled: false);
-        if (found.NeedsMigration || !found.Begun)
+        if (found.NeedsMigration)
         {
-            await FillAsync(database, first);
+            await MigrateAsync(database);
         }
-        else if (found.WrittenBy != signature)
+
+        if (!found.Begun)
+        {
+            await BeginAsync(database, first);
+        }
+
+        if (!found.Begun || found.WrittenBy != signature)
         {
             await SignAsync(database);
         }
     }
 
-    private async Task FillAsync(DatabaseFile database, Func<(Lab Draft, Lab AsBuilt)> first)
+    private static async Task MigrateAsync(DatabaseFile database)
     {
-        await using (var db = database.CreateDbContext())
-        {
-            await db.Database.MigrateAsync();
-            await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;");
-        }
+        await using var db = database.CreateDbContext();
+        await db.Database.MigrateAsync();
+        await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;");
+    }
 
+    private Task<bool> BeginAsync(DatabaseFile database, Func<(Lab Draft, Lab AsBuilt)> first)
+    {
         var (draft, asBuilt) = first();
-        await new LabStore(database, clock).CreateAsync(draft, asBuilt);
-        await SignAsync(database);
+        return new LabStore(database, clock).CreateAsync(draft, asBuilt);
     }
 
     private async Task SignAsync(DatabaseFile database)

@@ -41,7 +41,12 @@ internal static class Inspection
             var done = raw.HasTable("__EFMigrationsHistory")
                 ? raw.Rows("SELECT MigrationId FROM __EFMigrationsHistory", r => r.GetString(0))
                 : [];
-            if (done.Count == 0 && raw.HasTable("sqlite_sequence") && !raw.HasTable("labs"))
+            if (
+                !raw.HasTable("labs")
+                && !raw.HasTable("__EFMigrationsHistory")
+                && !raw.HasTable("__EFMigrationsLock")
+                && raw.HasTable(null)
+            )
             {
                 throw new Refused("Its database is not one that Yuntak made.");
             }

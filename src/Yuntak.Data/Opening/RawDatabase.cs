@@ -62,9 +62,9 @@ internal sealed class RawDatabase : IDisposable
         return rows;
     }
 
-    /// <summary>Whether there is a table of that name.</summary>
-    public bool HasTable(string name) =>
-        Value("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = $name", ("$name", name)) is not null;
+    /// <summary>Whether there is a table of that name; any at all when no name is given.</summary>
+    public bool HasTable(string? name) =>
+        Value("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ifnull($name, name)", ("$name", name)) is not null;
 
     /// <summary>Whether a table has a column of that name.</summary>
     public bool HasColumn(string table, string column) =>

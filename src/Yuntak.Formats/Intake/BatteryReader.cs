@@ -55,7 +55,7 @@ internal static partial class BatteryReader
         };
 
     [GeneratedRegex(
-        @"^(?<key>(battery|ups|input|output|device|driver)\.[a-z.]+|STATUS|BCHARGE|LOADPCT|TIMELEFT|NOMPOWER|BATTV|LINEV|MODEL|UPSNAME|NOMBATTV)\s*:\s+(?<number>\d{1,9}(\.\d+)?)?",
+        @"^(?<key>(battery|ups|input|output|device|driver)\.[a-z.]+|STATUS|BCHARGE|LOADPCT|TIMELEFT|NOMPOWER|BATTV|LINEV|MODEL|UPSNAME|NOMBATTV)\s*:\s+(?<number>[0-9]{1,9}(\.[0-9]+)?)?",
         RegexOptions.ExplicitCapture,
         1_000
     )]

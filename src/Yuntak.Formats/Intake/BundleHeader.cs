@@ -45,6 +45,10 @@ internal static partial class BundleHeader
     [GeneratedRegex(@"^=== yuntak part (?<part>[A-Za-z-]+)", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex Part();
 
-    [GeneratedRegex(@"^=== yuntak collect \d+: host (?<host>\S{1,64}), (?<day>\d{4}-\d\d-\d\d)", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(
+        @"^=== yuntak collect [0-9]+: host (?<host>\S{1,64}), (?<day>[0-9]{4}-[0-9][0-9]-[0-9][0-9])",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
     private static partial Regex First();
 }

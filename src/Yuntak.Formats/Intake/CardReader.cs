@@ -147,7 +147,7 @@ internal static partial class CardReader
     [GeneratedRegex(@"^\s+Kernel driver in use: (?<driver>\S+)", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex DriverLine();
 
-    [GeneratedRegex(@"^\s+IOMMU group: (?<group>\d{1,5})\s*$", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(@"^\s+IOMMU group: (?<group>[0-9]{1,5})\s*$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex GroupLine();
 
     [GeneratedRegex(@"^([0-9a-f]{4,8}:)?[0-9a-f]{2}:[0-9a-f]{2}\.[0-7]$", RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase, 1_000)]

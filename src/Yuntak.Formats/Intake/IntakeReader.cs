@@ -92,7 +92,7 @@ public static class IntakeReader
             );
         }
 
-        return draft.ToReading();
+        return SoundReading.Of(draft.ToReading());
     }
 
     private static void ReadPart(RawPart part, IntakeDraft draft, string? announced)

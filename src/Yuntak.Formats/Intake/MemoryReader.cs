@@ -55,6 +55,6 @@ internal static partial class MemoryReader
         draft.Log.Add(KitParts.Memory, ranges, line, problems);
     }
 
-    [GeneratedRegex(@"^MemTotal:\s*(?<kib>\d{1,18})\s*kB", RegexOptions.ExplicitCapture | RegexOptions.Multiline, 1_000)]
+    [GeneratedRegex(@"^MemTotal:\s*(?<kib>[0-9]{1,18})\s*kB", RegexOptions.ExplicitCapture | RegexOptions.Multiline, 1_000)]
     private static partial Regex MemTotal();
 }

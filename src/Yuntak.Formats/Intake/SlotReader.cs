@@ -71,6 +71,6 @@ internal static partial class SlotReader
         return false;
     }
 
-    [GeneratedRegex(@"^(?<n>\d{1,9}) (?<unit>[kMGT]B)$", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(@"^(?<n>[0-9]{1,9}) (?<unit>[kMGT]B)$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex SizeText();
 }

@@ -110,19 +110,23 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
     private static partial Regex ValueLine();
 
     [GeneratedRegex(
-        @"iommu_groups/(?<group>\d{1,5})/devices/(?<address>[0-9a-f]{4,8}:[0-9a-f]{2}:[0-9a-f]{2}\.[0-7])/?$",
+        @"iommu_groups/(?<group>[0-9]{1,5})/devices/(?<address>[0-9a-f]{4,8}:[0-9a-f]{2}:[0-9a-f]{2}\.[0-7])/?$",
         RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase,
         1_000
     )]
     private static partial Regex GroupLine();
 
-    [GeneratedRegex(@"(?<controller>[^/\s]+)/usb(?<bus>\d{1,3})(?<rest>(/\d+-[\d.]+(:[\d.]+)?)*)/?$", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(
+        @"(?<controller>[^/\s]+)/usb(?<bus>[0-9]{1,3})(?<rest>(/[0-9]+-[0-9.]+(:[0-9.]+)?)*)/?$",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
     private static partial Regex UsbLine();
 
     [GeneratedRegex(@"devices/\S+/net/(?<name>[^/\s]{1,32})$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex NetLine();
 
-    [GeneratedRegex(@"devices/\S+/(block|nvme/nvme\d+)/(?<name>[a-z]+[a-z0-9]*)$", RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(@"devices/\S+/(block|nvme/nvme[0-9]+)/(?<name>[a-z]+[a-z0-9]*)$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex BlockLine();
 
     [GeneratedRegex(@"[0-9a-f]{4,8}:[0-9a-f]{2}:[0-9a-f]{2}\.[0-7]", RegexOptions.IgnoreCase, 1_000)]

@@ -84,21 +84,21 @@ internal static partial class UsbReader
         double.TryParse(text, System.Globalization.CultureInfo.InvariantCulture, out var mbps) && mbps < 1e6 ? (int)mbps : null;
 
     [GeneratedRegex(
-        @"^Bus (?<bus>\d{1,3}) Device (?<dev>\d{1,3}): ID (?<id>[0-9a-f]{4}:[0-9a-f]{4})(\s+(?<name>.*))?$",
+        @"^Bus (?<bus>[0-9]{1,3}) Device (?<dev>[0-9]{1,3}): ID (?<id>[0-9a-f]{4}:[0-9a-f]{4})(\s+(?<name>.*))?$",
         RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase,
         1_000
     )]
     private static partial Regex ListLine();
 
     [GeneratedRegex(
-        @"^/:\s+Bus (?<bus>\d{1,3})\.Port \d+: Dev \d+, Class=root_hub, Driver=[^/,]*(/(?<ports>\d{1,3})p)?(, (?<speed>[\d.]+)M)?",
+        @"^/:\s+Bus (?<bus>[0-9]{1,3})\.Port [0-9]+: Dev [0-9]+, Class=root_hub, Driver=[^/,]*(/(?<ports>[0-9]{1,3})p)?(, (?<speed>[0-9.]+)M)?",
         RegexOptions.ExplicitCapture,
         1_000
     )]
     private static partial Regex RootLine();
 
     [GeneratedRegex(
-        @"^(?<indent>[ |]*)\|__ Port (?<port>\d{1,3}): Dev (?<dev>\d{1,3}), If \d+, Class=(?<class>[^,]*)",
+        @"^(?<indent>[ |]*)\|__ Port (?<port>[0-9]{1,3}): Dev (?<dev>[0-9]{1,3}), If [0-9]+, Class=(?<class>[^,]*)",
         RegexOptions.ExplicitCapture,
         1_000
     )]

@@ -79,7 +79,7 @@ internal static class LabReader
 
     /// <summary>A guest that runs others' app stacks keeps their bulk data: when the file names no pool for it, one is chosen.</summary>
     private static Lab WithRoom(Lab lab) =>
-        lab.Guests.Where(g => g.RunsIn is not null).Aggregate(lab, (l, g) => NestingEdits.WithRoomFor(l, g.RunsIn!.Value));
+        lab.Guests.Select(g => g.RunsIn).OfType<GuestId>().Distinct().Aggregate(lab, NestingEdits.WithRoomFor);
 
     /// <summary>The disks that a file says are missing, by host and pool.</summary>
     private static Dictionary<(HostId Host, string Pool), IReadOnlyCollection<string>> Missing(INode root)

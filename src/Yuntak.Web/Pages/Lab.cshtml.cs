@@ -20,6 +20,9 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
 {
     public override bool NeedsSums => false;
 
+    /// <summary>How Yuntak is started so that others in the house reach it.</summary>
+    public const string ForOthers = "./yuntak start --urls http://*:5480 --tls";
+
     /// <summary>Where a phone in the house finds this; null when only this machine does.</summary>
     public string? ForTheHouse => address.ForTheHouse;
 

@@ -2,6 +2,7 @@ using System.Runtime.CompilerServices;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
 
 namespace Yuntak.Web.Shared;
@@ -15,12 +16,20 @@ public sealed class Assessments(ILogger<Assessments> log)
     public Assessment Of(Lab lab) => known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l))).Value;
 
     /// <summary>Refuses a lab that cannot be worked out, and what no file would be read with again.</summary>
+    /// <param name="before">The lab as it is. What was wrong with it already, when other limits held, keeps nobody from changing something else.</param>
+    /// <param name="after">The lab as it would be.</param>
     /// <exception cref="Refused">It cannot be kept; the words say why.</exception>
-    public void Check(Lab lab)
+    public void Check(Lab before, Lab after)
     {
+        if (Problems(after) is { Count: > 0 } problems)
+        {
+            var had = Problems(before).Select(p => p.Text).ToHashSet(StringComparer.Ordinal);
+            Problem.Refuse(problems.Where(p => !had.Contains(p.Text)));
+        }
+
         try
         {
-            Of(lab);
+            Of(after);
         }
         catch (Exception e) when (e is not (Refused or OutOfMemoryException))
         {
@@ -31,6 +40,9 @@ public sealed class Assessments(ILogger<Assessments> log)
             );
         }
     }
+
+    /// <summary>What a lab file with this in it would be refused for. A pool may name disks that are gone.</summary>
+    private static List<Problem> Problems(Lab lab) => [.. LabChecks.Problems(lab, (_, pool) => pool.DiskIds)];
 
     /// <summary>With everything worked out that pages show.</summary>
     private static Assessment Whole(Lab lab)

@@ -12,6 +12,8 @@ namespace Yuntak.Web.Shared;
 public abstract class LabPageModel(DeskService desks, LabStore store) : PageModel
 {
     private const string RefusalKey = "refusal";
+    private const int LongestRefusal = 600;
+    private const int LongestAddress = 2_000;
 
     /// <summary>The desk.</summary>
     public Desk Desk { get; private set; } = null!;
@@ -40,6 +42,13 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
         {
             // What can be done now is to go back; that page needs no sums.
             context.Result = Redirect("/History");
+            return;
+        }
+
+        if (HttpMethods.IsPost(Request.Method) && SentForm.Problem(context, ModelState) is { } problem)
+        {
+            TempData[RefusalKey] = problem;
+            context.Result = Redirect(SamePage());
             return;
         }
 
@@ -102,19 +111,26 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
                     return Clash(stale);
                 }
 
-                TempData[RefusalKey] = whenStale(stale);
+                TempData[RefusalKey] = Short(whenStale(stale));
             }
         }
         catch (Refused refused)
         {
-            TempData[RefusalKey] = refused.Message;
+            TempData[RefusalKey] = Short(refused.Message);
         }
 
-        return Redirect(then ?? Request.Path + WithoutHandler());
+        return Redirect(then is { Length: <= LongestAddress } ? then : SamePage());
     }
 
     private RedirectResult Clash(CommitResult.Stale stale) => Redirect($"/Clash/{stale.MineRevision}");
 
-    /// <summary>The query without the handler's name, so that the page comes back as it was.</summary>
-    private QueryString WithoutHandler() => QueryString.Create(Request.Query.Where(q => q.Key != "handler"));
+    /// <summary>The page as it was, without the handler's name; without its query when that is longer than a browser would send again.</summary>
+    private string SamePage()
+    {
+        var query = QueryString.Create(Request.Query.Where(q => q.Key != "handler")).ToUriComponent();
+        return Request.Path.ToUriComponent() + (query.Length <= LongestAddress ? query : "");
+    }
+
+    /// <summary>A refusal as a cookie can carry it to the next page.</summary>
+    private static string Short(string text) => text.Length > LongestRefusal ? text[..LongestRefusal] + "…" : text;
 }

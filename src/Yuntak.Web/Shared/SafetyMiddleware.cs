@@ -1,5 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
+using Microsoft.Net.Http.Headers;
 using Yuntak.Core.Base;
 using Yuntak.Web.Door;
 using Yuntak.Web.Starting;
@@ -17,11 +18,15 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "same-origin";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
-        // What is shown is the household's own; static files say otherwise for themselves.
-        headers.CacheControl = "no-store";
         context.Response.OnStarting(() =>
         {
             headers["Server-Timing"] = string.Create(CultureInfo.InvariantCulture, $"app;dur={watch.Elapsed.TotalMilliseconds:0.0}");
+            // What is shown is the household's own; static files say otherwise for themselves.
+            if (headers.CacheControl.Count == 0)
+            {
+                headers.CacheControl = "no-store";
+            }
+
             return Task.CompletedTask;
         });
         if (HttpMethods.IsTrace(context.Request.Method) || HttpMethods.IsConnect(context.Request.Method))
@@ -31,6 +36,17 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
                 StatusCodes.Status405MethodNotAllowed,
                 "Yuntak does not do that",
                 "Pages are read and forms are sent here, nothing else."
+            );
+            return;
+        }
+
+        if (!TextOf(context.Request.ContentType))
+        {
+            await PlainPage.WriteAsync(
+                context,
+                StatusCodes.Status415UnsupportedMediaType,
+                "That could not be read",
+                "Text comes in UTF-8 here. Nothing was changed."
             );
             return;
         }
@@ -74,4 +90,10 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
             );
         }
     }
+
+    /// <summary>Whether a body is in an encoding that is read here, as far as it says.</summary>
+    private static bool TextOf(string? contentType) =>
+        !MediaTypeHeaderValue.TryParse(contentType, out var type)
+        || !type.Charset.HasValue
+        || type.Charset.ToString().Trim('"').ToUpperInvariant() is "UTF-8" or "US-ASCII" or "";
 }

@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
 using Yuntak.Core.Labs;
 using Yuntak.Data;
+using Yuntak.Data.Opening;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
 
@@ -30,7 +31,11 @@ public sealed class GoldenTests : IDisposable
             .AddSingleton(TimeProvider.System)
             .AddYuntakData(folder.Path)
             .BuildServiceProvider();
-        DataFolder.Prepare(services);
+        (
+            await new DataOpening(folder.Path, TimeProvider.System, "test").OpenAsync(() =>
+                throw new InvalidOperationException("it has a lab")
+            )
+        ).Count.ShouldBe(1, "a copy is kept before the tables change, and said");
         var store = services.GetRequiredService<LabStore>();
 
         foreach (var (pointer, file) in new[] { (Pointer.Draft, "draft"), (Pointer.AsBuilt, "as-built") })

@@ -5,6 +5,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Data;
+using Yuntak.Data.Opening;
 using Yuntak.Tests;
 
 namespace Yuntak.Web.Tests.Data;
@@ -17,12 +18,7 @@ public sealed class LabStoreTests : IDisposable
     private readonly List<ServiceProvider> opened = [];
     private readonly LabStore store;
 
-    public LabStoreTests()
-    {
-        store = Open();
-        var lab = Small.Lab(Small.Host("kiln"), Small.Host("wren")).WithGuestOn(Small.Guest("notes"), "kiln");
-        store.CreateAsync(lab, Lab.Empty("stands")).GetAwaiter().GetResult().ShouldBeTrue();
-    }
+    public LabStoreTests() => store = Open();
 
     [Fact]
     public async Task A_change_is_kept_and_found_again_after_opening_anew()
@@ -211,7 +207,12 @@ public sealed class LabStoreTests : IDisposable
     {
         var services = new ServiceCollection().AddSingleton(TimeProvider.System).AddYuntakData(folder.Path).BuildServiceProvider();
         opened.Add(services);
-        DataFolder.Prepare(services);
+        new DataOpening(folder.Path, TimeProvider.System, "test")
+            .OpenAsync(() =>
+                (Small.Lab(Small.Host("kiln"), Small.Host("wren")).WithGuestOn(Small.Guest("notes"), "kiln"), Lab.Empty("stands"))
+            )
+            .GetAwaiter()
+            .GetResult();
         return services.GetRequiredService<LabStore>();
     }
 

@@ -46,10 +46,12 @@ public class PageTests(Site site) : IClassFixture<Site>
     [MemberData(nameof(AllPages))]
     public async Task Every_form_that_changes_something_carries_a_token_and_its_revision(string path)
     {
-        foreach (var form in (await site.Get(path)).QuerySelectorAll("form[method=post]"))
+        var page = await site.Get(path);
+        foreach (var form in page.QuerySelectorAll("form[method=post]"))
         {
             form.QuerySelectorAll("input[name=__RequestVerificationToken]").Length.ShouldBe(1, form.OuterHtml);
-            form.QuerySelectorAll("input[name=based-on]").Length.ShouldBe(1, form.OuterHtml);
+            // The pages at the door change nothing in the lab.
+            form.QuerySelectorAll("input[name=based-on]").Length.ShouldBe(page.QuerySelector("#undo") is null ? 0 : 1, form.OuterHtml);
         }
     }
 
@@ -182,7 +184,7 @@ public class PageTests(Site site) : IClassFixture<Site>
     {
         using var request = new HttpRequestMessage(HttpMethod.Get, "/Bench");
         request.Headers.Host = "elsewhere.example";
-        (await site.Client.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await site.Client.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.MisdirectedRequest);
     }
 
     [Fact]

@@ -2,7 +2,7 @@ using AngleSharp.Dom;
 using AngleSharp.Html.Dom;
 using AngleSharp.Html.Parser;
 using Microsoft.AspNetCore.Builder;
-using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Web.Tests.Http;
 

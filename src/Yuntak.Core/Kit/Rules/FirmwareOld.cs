@@ -29,7 +29,7 @@ internal sealed class FirmwareOld : IRule
         where host.Host is { ReadOn: not null, Hardware.Firmware.Date: not null }
         let read = host.Host.ReadOn!.Value
         let made = host.Host.Hardware.Firmware!.Date!.Value
-        where made.AddYears(OldYears) < read
+        where made < read.AddYears(-OldYears)
         where !host.Host.Checks.Any(c => c.Item == Readiness.FirmwareDate && c.On >= read)
         select Info.On(
             Subject.Of(host.Host),

@@ -51,7 +51,7 @@ internal static class CardDrawing
     {
         var first = functions[0];
         var kinds = string.Join(" + ", functions.Select(f => PciClasses.KindOf(f.ClassCode)).Distinct(StringComparer.Ordinal));
-        var place = first.Slot ?? first.Address[5..];
+        var place = first.Slot ?? UsbDrawing.Named(first.Address);
         var group = first.Group is { } g ? $"group {g}" : "";
         var words = $"{kinds} {first.Name} at {first.Address}{(first.Slot is null ? "" : ", slot " + first.Slot)}";
         flow.Put(

@@ -59,7 +59,7 @@ internal static class UsbDrawing
         );
     }
 
-    private static string Named(string address) => address.StartsWith("0000:", StringComparison.Ordinal) ? address[5..] : Short(address);
+    internal static string Named(string address) => address.StartsWith("0000:", StringComparison.Ordinal) ? address[5..] : Short(address);
 
     private static string Short(string text) => text.Length > 22 ? text[..21] + "…" : text;
 

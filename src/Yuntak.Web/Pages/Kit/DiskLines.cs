@@ -57,7 +57,7 @@ internal static partial class DiskLines
     }
 
     [GeneratedRegex(
-        @"^((?<count>\d{1,3})\s*[x×*]\s*)?(?<size>[\d.,]+\s*[a-z]+)\s+(?<kind>[a-z-]+)(?<boot>\s+boot)?$",
+        @"^((?<count>[0-9]{1,3})\s*[x×*]\s*)?(?<size>[0-9.,]+\s*[a-z]+)\s+(?<kind>[a-z-]+)(?<boot>\s+boot)?$",
         RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture,
         500
     )]

@@ -37,5 +37,5 @@ public sealed class ReadyModel(DeskService desks, LabStore store, TimeProvider c
     public Task<IActionResult> OnPostTickAsync(string id, string item, bool on) =>
         ChangeAsync(KitEdits.Tick(new HostId(id), item, on ? clock.Today() : null), Back(id, item));
 
-    private static string Back(string id, string item) => $"/Kit/Ready/{Uri.EscapeDataString(id)}#{item}";
+    private static string Back(string id, string item) => $"/Kit/Ready/{Uri.EscapeDataString(id)}#{Uri.EscapeDataString(item)}";
 }
