@@ -27,7 +27,7 @@ public static class LabJson
             new JsonStringEnumConverter(null, allowIntegerValues: false),
         },
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
-        TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { OnlyWhatARecordIsMadeOf } },
+        TypeInfoResolver = LabJsonContext.Default.WithAddedModifier(OnlyWhatARecordIsMadeOf),
     };
 
     /// <summary>The lab as compressed JSON of today's version.</summary>

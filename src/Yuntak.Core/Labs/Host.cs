@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Yuntak.Core.Base;
 using Yuntak.Core.Units;
 
@@ -15,6 +16,7 @@ namespace Yuntak.Core.Labs;
 public sealed record Host(HostId Id, string Name, string Description, HostFacts Facts, HostPlan Plan)
 {
     /// <inheritdoc cref="HostFacts.Processor"/>
+    [JsonIgnore]
     public Processor Processor
     {
         get => Facts.Processor;
@@ -22,6 +24,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.Memory"/>
+    [JsonIgnore]
     public ByteSize Memory
     {
         get => Facts.Memory;
@@ -29,6 +32,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.Disks"/>
+    [JsonIgnore]
     public ValueList<Disk> Disks
     {
         get => Facts.Disks;
@@ -36,6 +40,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.NetworkPorts"/>
+    [JsonIgnore]
     public int? NetworkPorts
     {
         get => Facts.NetworkPorts;
@@ -43,6 +48,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.BatteryBackup"/>
+    [JsonIgnore]
     public bool? BatteryBackup
     {
         get => Facts.BatteryBackup;
@@ -50,6 +56,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.IdleWatts"/>
+    [JsonIgnore]
     public double? IdleWatts
     {
         get => Facts.IdleWatts;
@@ -57,6 +64,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.FullWatts"/>
+    [JsonIgnore]
     public double? FullWatts
     {
         get => Facts.FullWatts;
@@ -64,6 +72,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.WasRead"/>
+    [JsonIgnore]
     public bool WasRead
     {
         get => Facts.WasRead;
@@ -71,6 +80,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.Inside"/>
+    [JsonIgnore]
     public Hardware? Inside
     {
         get => Facts.Inside;
@@ -78,6 +88,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.PowersOn"/>
+    [JsonIgnore]
     public bool? PowersOn
     {
         get => Facts.PowersOn;
@@ -85,6 +96,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.AddressFixed"/>
+    [JsonIgnore]
     public bool? AddressFixed
     {
         get => Facts.AddressFixed;
@@ -92,6 +104,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.ReadOn"/>
+    [JsonIgnore]
     public DateOnly? ReadOn
     {
         get => Facts.ReadOn;
@@ -99,6 +112,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.Checks"/>
+    [JsonIgnore]
     public ValueList<ReadinessCheck> Checks
     {
         get => Facts.Checks;
@@ -106,6 +120,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostFacts.Notes"/>
+    [JsonIgnore]
     public ValueList<FactNote> Notes
     {
         get => Facts.Notes;
@@ -113,6 +128,7 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     }
 
     /// <inheritdoc cref="HostPlan.Pools"/>
+    [JsonIgnore]
     public ValueList<Pool> Pools
     {
         get => Plan.Pools;

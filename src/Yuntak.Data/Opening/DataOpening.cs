@@ -55,7 +55,7 @@ public sealed class DataOpening(string folder, TimeProvider clock, string versio
         }
 
         var made = new DatabaseFile(fresh, pooled: false);
-        await MigrateAsync(made);
+        Schema.Make(fresh);
         await BeginAsync(made, first);
         await SignAsync(made);
         File.Move(fresh, file, overwrite: false);

@@ -9,16 +9,20 @@ internal sealed class RawDatabase : IDisposable
 
     private RawDatabase(SqliteConnection connection) => this.connection = connection;
 
-    /// <summary>Opens a file that is there.</summary>
+    /// <summary>Opens a file.</summary>
     /// <param name="file">The file.</param>
     /// <param name="write">Whether it may be changed.</param>
+    /// <param name="create">Whether it is made when it is not there.</param>
     /// <exception cref="SqliteException">It is no database, or damaged.</exception>
-    public static RawDatabase Open(string file, bool write = false)
+    public static RawDatabase Open(string file, bool write = false, bool create = false)
     {
         var text = new SqliteConnectionStringBuilder
         {
             DataSource = file,
-            Mode = write ? SqliteOpenMode.ReadWrite : SqliteOpenMode.ReadOnly,
+            Mode =
+                create ? SqliteOpenMode.ReadWriteCreate
+                : write ? SqliteOpenMode.ReadWrite
+                : SqliteOpenMode.ReadOnly,
             Pooling = false,
         };
         var opened = new SqliteConnection(text.ToString());

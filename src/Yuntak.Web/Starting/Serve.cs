@@ -1,5 +1,6 @@
 using System.Security.Cryptography.X509Certificates;
 using Yuntak.Web.Door;
+using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Starting;
 
@@ -15,7 +16,9 @@ internal static class Serve
             return 1;
         }
 
-        await using var _ = app;
+        await using var until = app;
+        // The first page is asked for at once, most of the time; what it shows is worked out while the server begins to listen.
+        _ = Task.Run(() => app.Services.GetRequiredService<DeskService>().LoadAsync());
         try
         {
             await app.StartAsync();

@@ -25,8 +25,20 @@ public static class YuntakApp
         {
             var options = StartCommand.Read(args);
             taken = TakeFolder(options);
-            OpenData(options);
-            return Put(options, taken);
+            // The data is opened while the rest is put together: two things that take their time and do not need each other.
+            var opening = Task.Run(() => OpenData(options));
+            var app = Put(options, taken);
+            try
+            {
+                opening.GetAwaiter().GetResult();
+            }
+            catch
+            {
+                app.DisposeAsync().AsTask().GetAwaiter().GetResult();
+                throw;
+            }
+
+            return app;
         }
         catch (Refused refused)
         {

@@ -1,6 +1,7 @@
 using System.Text;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.Extensions.DependencyInjection;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
@@ -50,6 +51,15 @@ public sealed class OpeningTests : IDisposable
         refused.Message.ShouldContain("Yuntak 9.9.9");
         refused.Message.ShouldContain(said);
         (await File.ReadAllBytesAsync(Database)).ShouldBe(before);
+    }
+
+    [Fact]
+    public void A_new_database_has_exactly_the_tables_the_migrations_make()
+    {
+        using var db = new DatabaseFile(folder.File("never-made.db")).CreateDbContext();
+        var script = db.Database.GetService<Microsoft.EntityFrameworkCore.Migrations.IMigrator>().GenerateScript();
+        Schema.Script.ReplaceLineEndings("\n").Trim().ShouldBe(script.ReplaceLineEndings("\n").Trim());
+        db.Database.HasPendingModelChanges().ShouldBeFalse();
     }
 
     [Fact]
