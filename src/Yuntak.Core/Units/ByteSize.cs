@@ -74,16 +74,17 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public int CompareTo(ByteSize other) => Bytes.CompareTo(other.Bytes);
 
     /// <summary>Adds two sizes, up to <see cref="MostCounted"/>.</summary>
-    public static ByteSize operator +(ByteSize a, ByteSize b) => Within((Int128)a.Bytes + b.Bytes);
+    public static ByteSize operator +(ByteSize a, ByteSize b) => Sum(a.Bytes, b.Bytes);
 
     /// <summary>Subtracts; the result may be negative, a shortfall.</summary>
-    public static ByteSize operator -(ByteSize a, ByteSize b) => Within((Int128)a.Bytes - b.Bytes);
+    public static ByteSize operator -(ByteSize a, ByteSize b) => Sum(a.Bytes, -b.Bytes);
 
     /// <summary>Multiplies by a plain number, rounded to whole bytes.</summary>
     public static ByteSize operator *(ByteSize a, double factor) => Rounded(a.Bytes * factor);
 
     /// <summary>Multiplies by a whole number, exactly up to <see cref="MostCounted"/>.</summary>
-    public static ByteSize operator *(long factor, ByteSize a) => Within((Int128)a.Bytes * factor);
+    public static ByteSize operator *(long factor, ByteSize a) =>
+        Math.Abs((double)a.Bytes * factor) < MostCounted.Bytes ? new(a.Bytes * factor) : Rounded((double)a.Bytes * factor);
 
     /// <summary>Divides by a whole number, rounding down.</summary>
     public static ByteSize operator /(ByteSize a, long divisor) => new(a.Bytes / divisor);
@@ -176,10 +177,12 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
         return true;
     }
 
-    private static ByteSize Within(Int128 bytes) =>
-        bytes > long.MaxValue ? MostCounted
-        : bytes < -long.MaxValue ? LeastCounted
-        : new((long)bytes);
+    private static ByteSize Sum(long a, long b)
+    {
+        var sum = unchecked(a + b);
+        // Two of one sign that give the other sign went over the edge.
+        return ((a ^ sum) & (b ^ sum)) < 0 || sum == long.MinValue ? (a > 0 ? MostCounted : LeastCounted) : new(sum);
+    }
 
     private string Spoken(string[] units, double step)
     {
