@@ -9,12 +9,29 @@ namespace Yuntak.Core.Stations;
 public sealed class Assessment : Sums
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
+    private readonly Lazy<Dictionary<HostId, int>> stops;
 
     private Assessment(Lab lab)
-        : base(lab) => findings = new(() => RuleBook.Check(this));
+        : base(lab)
+    {
+        findings = new(() => RuleBook.Check(this));
+        stops = new(() => Findings.Where(f => f.Severity == Severity.Stop).Select(HostOf).OfType<HostId>().CountBy(h => h).ToDictionary());
+    }
 
     /// <summary>What the rule book says, the worst first.</summary>
     public IReadOnlyList<Finding> Findings => findings.Value;
+
+    /// <summary>How many stops concern a host, one of its pools, or a guest on it or inside one on it.</summary>
+    public int StopsOf(HostId host) => stops.Value.GetValueOrDefault(host);
+
+    private HostId? HostOf(Finding finding) =>
+        finding.Subject.Kind switch
+        {
+            SubjectKind.Host => new HostId(finding.Subject.Id),
+            SubjectKind.Pool => new HostId(Uri.UnescapeDataString(finding.Subject.Id.Split('/')[0])),
+            SubjectKind.Guest => Lab.Guest(new GuestId(finding.Subject.Id)) is { } guest ? HostOf(guest)?.Host.Id : null,
+            SubjectKind.Lab => null,
+        };
 
     /// <summary>Assesses a lab.</summary>
     public static new Assessment Of(Lab lab) => new(lab);

@@ -19,7 +19,7 @@ internal static class Verdicts
     /// <summary>A host's badge: its stops when there are any, else how it fits.</summary>
     public static (string Css, string Text) Badge(Assessment lab, HostAssessment host)
     {
-        var stops = lab.Findings.Count(f => f.Severity == Severity.Stop && f.Concerns(host));
+        var stops = lab.StopsOf(host.Host.Id);
         return stops > 0 ? ("over", $"{stops} stop{(stops == 1 ? "" : "s")}") : (host.Fit.ToString().ToLowerInvariant(), Word(host.Fit));
     }
 }

@@ -19,13 +19,28 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 {
     public override Station? Here => Station.Bench;
 
+    /// <summary>From so many guests on, boards are drawn when they are opened. A household's are all drawn.</summary>
+    private const int ManyGuests = 150;
+
+    /// <summary>The most guests without a host that are shown at once.</summary>
+    public const int MostInTray = 120;
+
+    private HashSet<HostId> drawn = [];
+
     /// <summary>The guest that is open, if any.</summary>
     public Sizing? Chosen { get; private set; }
 
-    public void OnGet(string? guest)
+    /// <summary>Whether a host's board is drawn; else it is one line that can be opened, and guests can be dropped on it all the same.</summary>
+    public bool IsDrawn(HostId host) => drawn.Contains(host) || Desk.Lab.Guests.Count <= ManyGuests;
+
+    /// <param name="guest">The guest to open.</param>
+    /// <param name="board">The host whose board to draw, in a lab with very many guests.</param>
+    public void OnGet(string? guest, string? board)
     {
         var found = guest is null ? null : Desk.Lab.Guest(new GuestId(guest));
         Chosen = found is null ? null : Desk.Assessment.Guest(found.Id);
+        HostId?[] open = [board is null ? null : new HostId(board), found is null ? null : Desk.Lab.HostOf(found)?.Id];
+        drawn = open.OfType<HostId>().DefaultIfEmpty(Desk.Lab.Hosts.Count > 0 ? Desk.Lab.Hosts[0].Id : default).ToHashSet();
     }
 
     /// <summary>Puts a guest on a host, or takes it off when no host is named.</summary>

@@ -17,6 +17,22 @@ namespace Yuntak.Web.Pages.Runbook;
 public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
 {
     private const int MostDone = 15;
+    private const int AtOnce = 12;
+
+    /// <summary>The part of the runbook that is asked for.</summary>
+    [BindProperty(Name = "part", SupportsGet = true)]
+    public int? Part { get; set; }
+
+    /// <summary>Which sections are shown: those of the part asked for, else of the part with the first step that is open.</summary>
+    public Paging Parts
+    {
+        get
+        {
+            var sections = Desk.Runbook.Sections;
+            var parts = Paging.Of(sections.Count, AtOnce, Part, "parts of the work");
+            return Part is null ? parts.At(sections.ToList().FindIndex(s => s.Open > 0)) : parts;
+        }
+    }
 
     public override Station? Here => Station.Runbook;
 
@@ -63,9 +79,5 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
     private Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step) =>
-        StepAsync(
-            step,
-            "/Runbook",
-            stale => $"Somebody ticked a step off meanwhile: {stale.Theirs.Sentence}. Yours was not ticked; look again."
-        );
+        StepAsync(step, null, stale => $"Somebody ticked a step off meanwhile: {stale.Theirs.Sentence}. Yours was not ticked; look again.");
 }

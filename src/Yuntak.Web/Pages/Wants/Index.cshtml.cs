@@ -22,22 +22,29 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 {
     public override Station? Here => Station.Wants;
 
-    public IEnumerable<Group> Groups
-    {
-        get
-        {
-            var lab = Desk.Assessment;
-            var waiting = lab.NotPlaced.ToList();
-            if (waiting.Count > 0)
-            {
-                yield return new Group(null, "Not placed yet", waiting);
-            }
+    private const int AtOnce = 80;
 
-            foreach (var family in lab.Guests.Where(g => !waiting.Contains(g)).GroupBy(g => g.Leading.Family).OrderBy(g => g.Key))
-            {
-                yield return new Group(family.Key, family.Key.Words(), [.. family]);
-            }
-        }
+    /// <summary>Which of them are shown.</summary>
+    public Paging Parts => Paging.Of(Desk.Lab.Guests.Count, AtOnce, Part, "guests");
+
+    /// <summary>The part that is asked for.</summary>
+    [BindProperty(Name = "part", SupportsGet = true)]
+    public int? Part { get; set; }
+
+    /// <summary>The blocks of the list, with the guests of this part.</summary>
+    public IEnumerable<Group> Groups =>
+        Parts
+            .Of(Ordered())
+            .GroupBy(g => g.Family)
+            .Select(g => new Group(g.Key, g.Key?.Words() ?? "Not placed yet", [.. g.Select(x => x.Guest)]));
+
+    /// <summary>Those not placed first, the rest by family.</summary>
+    private IEnumerable<(Family? Family, Sizing Guest)> Ordered()
+    {
+        var placed = Desk.Assessment.Guests.ToLookup(g => Desk.Assessment.HostOf(g.Guest) is not null);
+        return placed[false]
+            .Select(g => ((Family?)null, g))
+            .Concat(placed[true].OrderBy(g => g.Leading.Family).Select(g => ((Family?)g.Leading.Family, g)));
     }
 
     /// <summary>What can be done to several guests at once, with the words for it.</summary>
@@ -74,7 +81,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
                     "remove" => BulkEdits.Remove(ids),
                     _ => _ => throw new Refused("Choose what should happen to them."),
                 },
-            "/Wants"
+            Part is { } part ? $"/Wants?part={part}" : "/Wants"
         );
     }
 
