@@ -27,7 +27,7 @@ public abstract record Act
     public virtual bool CanBeDone => true;
 
     /// <summary>The act and its values in sixteen hexadecimal digits, the same in every process.</summary>
-    internal string Mark => StableHash.Of(Type + new JsonObject(Values).ToJsonString());
+    internal string Mark => StableHash.Of(Type, Values);
 
     /// <summary>The host it is done on.</summary>
     internal abstract HostId? On { get; }

@@ -45,14 +45,23 @@ internal sealed class WorkOrder
         List<(Work, IReadOnlyList<int>, bool)> ordered = [];
         Dictionary<int, int> placed = [];
         List<int> waiting = [.. Enumerable.Range(0, all.Count).OrderBy(n => all[n].Phase).ThenBy(n => all[n].Start)];
+        // How many of those it waits for are not placed yet, and who waits for whom: nobody is asked again until something it waits for is there.
+        var blocked = all.Select(w => w.After.Count).ToArray();
+        var waitFor = all.SelectMany((w, n) => w.After.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
         while (waiting.Count > 0)
         {
-            var ready = waiting.FindAll(n => all[n].After.All(placed.ContainsKey));
-            var circle = ready.Count == 0;
-            var first = ready.FindIndex(Fits);
-            var next = circle ? waiting[0] : ready[Math.Max(0, first)];
+            var ready = waiting.FindIndex(n => blocked[n] == 0);
+            var circle = ready < 0;
+            var fits = circle ? -1 : waiting.FindIndex(ready, n => blocked[n] == 0 && Fits(n));
+            var place = circle ? 0 : Math.Max(ready, fits);
+            var next = waiting[place];
             placed[next] = ordered.Count;
-            waiting.Remove(next);
+            waiting.RemoveAt(place);
+            foreach (var other in waitFor[next])
+            {
+                blocked[other]--;
+            }
+
             Settle(all[next].Work);
             ordered.Add((all[next].Work, [.. all[next].After.Where(placed.ContainsKey).Select(a => placed[a])], circle));
         }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Rooms;
@@ -22,6 +23,9 @@ public abstract class Room
 
     /// <summary>How many steps wait in it.</summary>
     public virtual int Waiting(Desk desk) => 0;
+
+    /// <summary>What waits here, in words.</summary>
+    public virtual string WaitingWords(Desk desk, int waiting) => Numbers.Count(waiting, "open step");
 
     /// <summary>A part of a path or a query, written so that it stays one.</summary>
     protected static string Escaped(string text) => Uri.EscapeDataString(text);

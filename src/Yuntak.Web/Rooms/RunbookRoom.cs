@@ -1,5 +1,6 @@
 using Yuntak.Core.Findings;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
 using Yuntak.Web.Shared;
 
 namespace Yuntak.Web.Rooms;
@@ -12,5 +13,15 @@ public sealed class RunbookRoom : Room
     public override IReadOnlyList<RoomPage> Pages =>
         [new("/Runbook", new Picture("runbook", Height: 900), new Picture("runbook-phone", 390, 844, Dark: true))];
 
-    public override int Waiting(Desk desk) => desk.Runbook.Open;
+    /// <summary>Up to so many guests the steps are counted for every page; beyond, the changes are, which takes a hundredth of the time.</summary>
+    private const int Counted = 150;
+
+    public override int Waiting(Desk desk) => desk.Lab.Guests.Count <= Counted ? desk.Runbook.Open : desk.Changes;
+
+    public override string WaitingWords(Desk desk, int waiting) =>
+        Numbers.Count(
+            waiting,
+            desk.Lab.Guests.Count <= Counted ? "open step" : "change to work off",
+            desk.Lab.Guests.Count <= Counted ? null : "changes to work off"
+        );
 }

@@ -44,7 +44,12 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     public override Lab? AdoptAt(Lab stands, Plan plan, Act act) => Reach(stands, plan, StageOf(plan, act));
 
     /// <inheritdoc/>
-    public override bool StandsDone(Plan plan, Act act) => StageOf(plan, act) <= (Before(plan)?.Life ?? LifeStage.Planned);
+    public override bool StandsDone(Plan plan, Act act) =>
+        // Every act brings it further than being planned; what is no further has nothing done yet, and its acts need not be asked one by one.
+        Before(plan)?.Life
+            is { } life
+                and > LifeStage.Planned
+        && StageOf(plan, act) <= life;
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Needs(Plan plan) =>
