@@ -17,7 +17,15 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
 var parsed = root.Parse(args);
 if (parsed.Errors.Count == 0)
 {
-    return parsed.Invoke();
+    try
+    {
+        return parsed.Invoke(new InvocationConfiguration { EnableDefaultExceptionHandler = false });
+    }
+    catch (Exception e) when (e is not OutOfMemoryException)
+    {
+        Shared.Refuse([$"Something went wrong in Yuntak itself ({e.GetType().Name}: {e.Message}). No file was changed."], json: false);
+        return Shared.CouldNotRead;
+    }
 }
 
 // 1 means «a stop was found», so a call that could not be understood ends like a file that could not be read.

@@ -138,7 +138,8 @@ internal static class Shared
 
         foreach (var problem in problems)
         {
-            Console.Error.WriteLine(problem);
+            // What is quoted may hold codes that make a terminal do things.
+            Console.Error.WriteLine(Names.Clean(problem));
         }
     }
 }

@@ -25,7 +25,12 @@ public static class ComposeFile
         YamlTreeWriter.Write(Tree(project, stacks, book));
 
     /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
-    public static string ImageVariable(string guestName) => Names.Slug(guestName).Replace('-', '_').ToUpperInvariant() + "_IMAGE";
+    public static string ImageVariable(string guestName)
+    {
+        var name = Names.Slug(guestName).Replace('-', '_').ToUpperInvariant() + "_IMAGE";
+        // A variable begins with a letter or an underscore (Compose specification, interpolation).
+        return char.IsAsciiDigit(name[0]) ? "_" + name : name;
+    }
 
     private static JsonObject Tree(string project, IEnumerable<Guest> stacks, ProfileBook book)
     {

@@ -12,7 +12,7 @@ public sealed class DoorMiddleware(RequestDelegate next, FrontDoor door)
     public async Task InvokeAsync(HttpContext context)
     {
         var path = context.Request.Path;
-        if (!door.Asks || path.StartsWithSegments(SignIn, StringComparison.OrdinalIgnoreCase) || await door.KnowsAsync(context))
+        if (!door.Asks || IsOutside(path) || await door.KnowsAsync(context))
         {
             await next(context);
         }
@@ -36,6 +36,11 @@ public sealed class DoorMiddleware(RequestDelegate next, FrontDoor door)
             context.Response.StatusCode = StatusCodes.Status401Unauthorized;
         }
     }
+
+    /// <summary>The page to sign in at, and the one that says what cannot be shown: neither shows anything of the lab.</summary>
+    private static bool IsOutside(PathString path) =>
+        path.StartsWithSegments(SignIn, StringComparison.OrdinalIgnoreCase)
+        || path.StartsWithSegments("/Trouble", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>What a program asks for, which has no use for a page to sign in.</summary>
     private static bool IsFile(PathString path) =>

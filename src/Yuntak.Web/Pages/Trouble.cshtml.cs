@@ -18,6 +18,7 @@ public sealed class TroubleModel : PageModel
     private void Say(int code) =>
         (Heading, Text) = code switch
         {
+            401 => ("Sign in first", "Yuntak asks who is there. Nothing was changed."),
             404 => ("There is nothing here", "The page may have been about something that is gone. Nothing was changed."),
             400 => (
                 "That could not be taken",

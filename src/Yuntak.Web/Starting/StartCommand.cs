@@ -8,7 +8,7 @@ namespace Yuntak.Web.Starting;
 /// The options of <c>start</c> and <c>demo</c>. What is not said there is taken from variables such as <c>YUNTAK_DATA</c>; no others count, so that a variable
 /// meant for another program never opens a door.
 /// </summary>
-internal static class StartCommand
+public static class StartCommand
 {
     private static readonly Option<bool> Demo = Flag("--demo", "Fresh demo data, in a folder of its own.");
     private static readonly Option<string?> Urls = Text("--urls", "Where to listen, such as http://127.0.0.1:5480 or http://*:5480.");

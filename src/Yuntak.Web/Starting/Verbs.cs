@@ -32,7 +32,7 @@ internal static class Verbs
         }
         catch (Refused refused)
         {
-            Console.Error.WriteLine(refused.Message);
+            Console.Error.WriteLine(Names.Clean(refused.Message));
         }
         catch (Exception e)
             when (e is IOException or UnauthorizedAccessException or ArgumentException or NotSupportedException or SqliteException)

@@ -42,7 +42,10 @@ public static class YuntakApp
         }
         catch (Refused refused)
         {
-            Console.Error.WriteLine(refused.Message);
+            foreach (var line in refused.Message.Split('\n'))
+            {
+                Console.Error.WriteLine(Names.Clean(line));
+            }
         }
         catch (Exception e)
             when (e is Microsoft.Data.Sqlite.SqliteException or IOException or UnauthorizedAccessException or NotSupportedException)

@@ -271,7 +271,7 @@ public class RunbookTests
     {
         var guest = Small.Guest("cloud", "file-cloud", GuestKind.AppStack) with { Folders = [new FolderMount("/srv/it's here", "/data")] };
         Value(RunbookBuilder.Build(Hosts, Hosts.WithGuestOn(guest, "kiln")).Steps.First(), "folder")
-            .ShouldBe("mkdir -p '/srv/it'\\''s here'");
+            .ShouldBe("mkdir -p -- '/srv/it'\\''s here'");
     }
 
     [Fact]

@@ -28,7 +28,7 @@ internal sealed record LayStack(GuestId Guest, HostId? Host, Figures With, Value
         new(
             Sentence(plan, With.RunsIn, "Make the folders and lay the Compose file in place"),
             [
-                .. Folders.Select(f => new StepValue("folder", $"mkdir -p {Quoted(f)}", Literal: true)),
+                .. Folders.Select(f => new StepValue("folder", $"mkdir -p -- {ShellText.Quoted(f)}", Literal: true)),
                 new("Compose file", $"/srv/{Names.Slug(With.Name)}/compose.yaml", Literal: true),
                 new("image", With.Image ?? "write the image and its tag into the .env file beside it", Literal: With.Image is not null),
                 new("memory, at most", Plan.MemoryText(With.Memory)),
@@ -37,10 +37,4 @@ internal sealed record LayStack(GuestId Guest, HostId? Host, Figures With, Value
             "Permission refused? Look up the user number the image runs as and chown the folders to it.",
             "Remove the folders; nothing is in them yet."
         );
-
-    /// <summary>A path as a POSIX shell takes it: plain when it is harmless, else in single quotes.</summary>
-    private static string Quoted(string path) =>
-        path.All(c => char.IsAsciiLetterOrDigit(c) || c is '/' or '-' or '_' or '.')
-            ? path
-            : $"'{path.Replace("'", "'\\''", StringComparison.Ordinal)}'";
 }

@@ -57,7 +57,7 @@ internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, st
             : new(
                 "Hand the bulk folder in from the host",
                 [
-                    new("on the host", $"/{Pool ?? "pool"}/{slug}", Literal: true),
+                    new("on the host", ShellText.Quoted($"/{Pool ?? "pool"}/{slug}"), Literal: true),
                     new("room set aside", Size.ToString()),
                     new("network shares", "mount them on the host; an unprivileged container may not"),
                 ],
