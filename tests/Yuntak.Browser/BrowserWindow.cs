@@ -13,9 +13,10 @@ public sealed class BrowserWindow : IDisposable
     /// <param name="width">Width of the page in pixels.</param>
     /// <param name="height">Height of the page in pixels.</param>
     /// <param name="dark">Whether the system asks for dark.</param>
-    public BrowserWindow(int width, int height, bool dark)
+    /// <param name="acceptOwnCertificates">Whether a certificate nobody vouches for is taken, as by a person who compared its fingerprint.</param>
+    public BrowserWindow(int width, int height, bool dark, bool acceptOwnCertificates = false)
     {
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium", AcceptInsecureCertificates = acceptOwnCertificates };
         options.AddArguments(
             "--headless=new",
             "--no-sandbox",

@@ -15,14 +15,20 @@ public sealed class RunningSite : IAsyncDisposable
         this.app = app;
     }
 
-    public string Address => app.Urls.Single();
+    /// <summary>Where pages are; the secured address where there is one.</summary>
+    public string Address => app.Urls.OrderByDescending(u => u.StartsWith("https:", StringComparison.Ordinal)).First();
+
+    /// <summary>Everywhere it listens.</summary>
+    public IReadOnlyCollection<string> Addresses => [.. app.Urls];
 
     /// <summary>Starts it.</summary>
     /// <param name="demo">With demo data, or empty.</param>
-    public static async Task<RunningSite> StartAsync(bool demo)
+    /// <param name="urls">Where it listens.</param>
+    /// <param name="more">More options.</param>
+    public static async Task<RunningSite> StartAsync(bool demo, string urls = "http://127.0.0.1:0", params string[] more)
     {
         var data = Directory.CreateTempSubdirectory("yuntak-site-");
-        string[] where = ["--urls", "http://127.0.0.1:0", "--data", Path.Combine(data.FullName, "data")];
+        string[] where = ["--urls", urls, "--data", Path.Combine(data.FullName, "data"), .. more];
         var started =
             YuntakApp.Build(demo ? [.. where, "--demo"] : where) ?? throw new InvalidOperationException("The application did not start.");
         await started.StartAsync();

@@ -71,6 +71,8 @@ public class ExportTests
             ProfileBook.Standard
         );
         text.ShouldContain("${OWL_WATCH_IMAGE:?");
+        // A variable begins with a letter or an underscore (Compose specification, interpolation).
+        ComposeFile.ImageVariable("3D prints").ShouldBe("_3D_PRINTS_IMAGE");
         text.ShouldContain("/srv/$$HOME");
     }
 

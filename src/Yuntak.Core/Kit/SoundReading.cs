@@ -11,7 +11,8 @@ public static class SoundReading
     public static HostReading Of(HostReading reading)
     {
         List<Problem> dropped = [];
-        var processor = reading.Processor is { } p ? Whole(HostShapes.Processor, p, dropped) : null;
+        // Half a processor is none: a count that was left out must not be taken for one.
+        var processor = reading.Processor is { } p && HostShapes.Processor.Sound(p, dropped) == p ? p : null;
         var memory = reading.Memory is { } size && size > ByteSize.Zero && size <= ByteSize.LargestEntered ? reading.Memory : null;
         if (memory != reading.Memory)
         {

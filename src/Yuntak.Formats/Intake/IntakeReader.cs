@@ -159,7 +159,7 @@ public static class IntakeReader
                 );
             }
         }
-        catch (InvalidOperationException)
+        catch (Exception e) when (e is InvalidOperationException or ArgumentException)
         {
             // A name spelt with half a character: JSON allows it, text cannot hold it.
             draft.Log.Add(

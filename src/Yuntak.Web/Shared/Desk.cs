@@ -24,7 +24,7 @@ public sealed class Desk
         trouble = new(() => Try(() => assessment.Value));
         runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
         changes = new(() => LabDifference.Between(RunbookBuilder.Settled(asBuilt.Lab, draft.Lab), draft.Lab).Count(c => c.NeedsWork));
-        verdict = new(() => Verdict.Between(before is null ? Assessment : assessments.Of(before), Assessment));
+        verdict = new(() => Verdict.Between(Then(assessments, before), Assessment));
     }
 
     /// <summary>What is planned.</summary>
@@ -53,6 +53,10 @@ public sealed class Desk
 
     /// <summary>The findings of a station.</summary>
     public IEnumerable<Finding> FindingsOf(Station station) => Assessment.Findings.Where(f => f.Rule.Station == station);
+
+    /// <summary>What followed from the lab before the last change; from the lab now, where nothing could be worked out from that one.</summary>
+    private Assessment Then(Assessments assessments, Lab? before) =>
+        before is not null && Try(() => assessments.Of(before)) is null ? assessments.Of(before) : Assessment;
 
     private static string? Try(Func<Assessment> make)
     {

@@ -45,6 +45,13 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
             return;
         }
 
+        if (HttpMethods.IsPost(Request.Method) && context.HandlerMethod is null)
+        {
+            // Nothing of this page answers to that form; the page itself needs what a visit brings along.
+            context.Result = Redirect(SamePage());
+            return;
+        }
+
         if (HttpMethods.IsPost(Request.Method) && SentForm.Problem(context, ModelState) is { } problem)
         {
             TempData[RefusalKey] = problem;

@@ -42,6 +42,115 @@ public class DurabilityTests
         last.Kill();
     }
 
+    /// <summary>Killed at every 300 ms of a first and of a later start; by hand it was done 200 times at every 50 ms.</summary>
+    [Fact]
+    public async Task A_start_that_is_cut_off_can_be_started_again()
+    {
+        for (var after = 150; after <= 1_050; after += 300)
+        {
+            using var folder = new TempFolder();
+            foreach (var start in new[] { "first", "later" })
+            {
+                using var cut = Server.Launch("--data", folder.File("data"), "--urls", "http://127.0.0.1:0");
+                // The process itself says when it is over, if it is quicker.
+                cut.WaitForExit(after).ShouldBeFalse($"{start} start, {after} ms");
+                cut.Kill();
+                await cut.WaitForExitAsync();
+            }
+
+            using var again = await Server.StartAsync(folder.File("data"));
+            again.Kill();
+        }
+    }
+
+    [Fact]
+    public async Task It_ends_within_five_seconds_whatever_a_slow_client_does()
+    {
+        using var folder = new TempFolder();
+        using var server = await Server.StartAsync(folder.File("data"));
+        using var slow = new System.Net.Sockets.TcpClient("127.0.0.1", server.Address.Port);
+        await slow.GetStream()
+            .WriteAsync(
+                "POST /Lab?handler=Read HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 1000000\r\n\r\nabc"u8.ToArray()
+            );
+        var watch = Stopwatch.StartNew();
+        using var told = Process.Start("kill", ["-TERM", server.Id.ToString(System.Globalization.CultureInfo.InvariantCulture)]);
+
+        await server.EndedAsync().WaitAsync(TimeSpan.FromSeconds(20));
+
+        watch.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(5));
+    }
+
+    [Fact]
+    public async Task A_demo_that_is_carried_on_is_never_thrown_away()
+    {
+        using var folder = new TempFolder();
+        using (var demo = Server.Launch("--demo", "--data", folder.File("data"), "--urls", "http://127.0.0.1:0"))
+        {
+            (await demo.StandardOutput.ReadLineAsync()).ShouldStartWith("Yuntak is at");
+            demo.Kill();
+            await demo.WaitForExitAsync();
+        }
+
+        using (var carried = await Server.StartAsync(folder.File("data")))
+        {
+            carried.Kill();
+        }
+
+        using var again = Server.Launch("--demo", "--data", folder.File("data"), "--urls", "http://127.0.0.1:0");
+        (await again.StandardError.ReadToEndAsync()).ShouldContain("holds something that is not demo data");
+        await again.WaitForExitAsync();
+    }
+
+    [Fact]
+    public async Task A_backup_is_taken_while_it_runs_and_comes_back_into_an_empty_folder()
+    {
+        using var folder = new TempFolder();
+        using (var server = await Server.StartAsync(folder.File("data")))
+        {
+            (await Server.RunAsync("backup", folder.File("all"), "--data", folder.File("data"))).Ended.ShouldBe(0);
+            using var client = new HttpClient { BaseAddress = server.Address };
+            await File.WriteAllBytesAsync(folder.File("fetched"), await client.GetByteArrayAsync("/files/backup"));
+            server.Kill();
+        }
+
+        foreach (var backup in new[] { "all", "fetched" })
+        {
+            (await Server.RunAsync("restore", folder.File(backup), "--data", folder.File("from " + backup))).Ended.ShouldBe(0);
+            using var restored = await Server.StartAsync(folder.File("from " + backup));
+            restored.Kill();
+        }
+
+        var twice = await Server.RunAsync("restore", folder.File("all"), "--data", folder.File("from all"));
+        twice.Ended.ShouldBe(2);
+        twice.Said.ShouldContain("has data already");
+        (await Server.RunAsync("backup", folder.File("all"), "--data", folder.File("data"))).Said.ShouldContain("nothing is written over");
+        (await Server.RunAsync("restore", folder.File("none"), "--data", folder.File("new"))).Said.ShouldContain("is not there");
+        (await Server.RunAsync("backup")).Ended.ShouldBe(2);
+    }
+
+    [Fact]
+    public async Task Settings_come_from_variables_that_begin_with_its_name_and_no_others()
+    {
+        using var folder = new TempFolder();
+        using var own = Server.Launch(
+            new Dictionary<string, string>
+            {
+                ["YUNTAK_URLS"] = "http://127.0.0.1:0",
+                ["YUNTAK_DATA"] = folder.File("data"),
+                ["ASPNETCORE_URLS"] = "http://*:1",
+                ["URLS"] = "http://*:2",
+                ["DATA"] = folder.File("other"),
+                ["AllowedHosts"] = "*",
+            }
+        );
+        (await own.StandardOutput.ReadLineAsync()).ShouldStartWith("Yuntak is at http://127.0.0.1:");
+        own.Kill();
+        await own.WaitForExitAsync();
+        Directory.Exists(folder.File("data")).ShouldBeTrue();
+        Directory.Exists(folder.File("other")).ShouldBeFalse();
+    }
+
     [Fact]
     public async Task The_demo_never_clears_a_folder_it_did_not_make()
     {
@@ -121,7 +230,22 @@ public class DurabilityTests
     {
         public Uri Address { get; } = address;
 
-        public static Process Launch(params string[] args)
+        public int Id => process.Id;
+
+        public Task EndedAsync() => process.WaitForExitAsync();
+
+        /// <summary>Carries out what the application does besides serving pages.</summary>
+        public static async Task<(int Ended, string Said)> RunAsync(params string[] args)
+        {
+            using var run = Launch(args);
+            var said = await run.StandardError.ReadToEndAsync();
+            await run.WaitForExitAsync();
+            return (run.ExitCode, said);
+        }
+
+        public static Process Launch(params string[] args) => Launch([], args);
+
+        public static Process Launch(Dictionary<string, string> variables, params string[] args)
         {
             var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "Yuntak.Web.dll"), .. args])
             {
@@ -129,6 +253,11 @@ public class DurabilityTests
                 RedirectStandardOutput = true,
                 RedirectStandardError = true,
             };
+            foreach (var (name, value) in variables)
+            {
+                start.Environment[name] = value;
+            }
+
             return Process.Start(start)!;
         }
 

@@ -17,9 +17,12 @@ public sealed class Site : IAsyncLifetime
 
     public bool Demo { get; init; } = true;
 
+    /// <summary>Data that is there already; a folder of its own when left out.</summary>
+    public string? Data { get; init; }
+
     public async ValueTask InitializeAsync()
     {
-        string[] where = ["--urls", "http://127.0.0.1:0", "--data", folder.File("data")];
+        string[] where = ["--urls", "http://127.0.0.1:0", "--data", Data ?? folder.File("data")];
         app = YuntakApp.Build(Demo ? [.. where, "--demo"] : where)!;
         await app.StartAsync();
         Client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true }) { BaseAddress = new Uri(app.Urls.Single()) };

@@ -1,0 +1,62 @@
+using System.Diagnostics;
+using System.Text;
+using Yuntak.Formats.LabFiles;
+
+namespace Yuntak.Formats.Tests;
+
+/// <summary>A file that is long, or wrong in very many places, is read in the time its length asks for and no more.</summary>
+public class LongFileTests
+{
+    [Fact]
+    public void A_file_that_is_wrong_everywhere_names_fifty_problems_and_stops()
+    {
+        var watch = Stopwatch.StartNew();
+        var reading = LabFile.Read("yuntak: 1\nname: x\nhosts: []\nguests:\n" + string.Concat(Enumerable.Repeat("- {}\n", 28_000)));
+
+        reading.Lab.ShouldBeNull();
+        reading.Problems.Count.ShouldBe(50);
+        // It took 62 s; a tenth of that leaves room for the slowest machine.
+        watch.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(6));
+    }
+
+    /// <summary>Four times the guests take four times as long, not sixteen: ratios in one run, with room for a busy machine.</summary>
+    [Theory]
+    [InlineData("")]
+    [InlineData("  runs-in: engine\n")]
+    public void Reading_is_linear_in_the_length(string more)
+    {
+        Time(100, more);
+        var (small, large) = (Time(450, more), Time(1_800, more));
+        (large / small).ShouldBeLessThan(10);
+
+        static double Time(int guests, string more)
+        {
+            var text = File(guests, more);
+            return Enumerable
+                .Range(0, 3)
+                .Min(_ =>
+                {
+                    var watch = Stopwatch.StartNew();
+                    LabFile.Read(text).Problems.ShouldBeEmpty();
+                    return watch.Elapsed.TotalMilliseconds;
+                });
+        }
+    }
+
+    private static string File(int guests, string more)
+    {
+        var text = new StringBuilder(
+            "yuntak: 1\nname: x\nhosts:\n- name: kiln\n  processor: { architecture: x86_64, cores: 8 }\n  memory: 64 GiB\nguests:\n"
+                + "- name: engine\n  kind: machine\n  wants: [{ profile: app-engine }]\n  on: { host: kiln }\n"
+        );
+        for (var n = 0; n < guests; n++)
+        {
+            text.Append(
+                System.Globalization.CultureInfo.InvariantCulture,
+                $"- name: g{n}\n  kind: app-stack\n  wants: [{{ profile: wiki }}]\n{more}"
+            );
+        }
+
+        return text.ToString();
+    }
+}
