@@ -13,10 +13,8 @@ namespace Yuntak.Bench;
 /// <summary>The sums alone, on a lab far larger than a household's, against a trivial loop.</summary>
 public class CoreBenchmarks
 {
-    private const int Hosts = 20;
-    private const int Guests = 500;
     private readonly double[] numbers = [.. Enumerable.Range(0, 10_000).Select(n => (double)n)];
-    private readonly Lab lab = Large();
+    private readonly Lab lab = LargeLabs.Of(20, 500);
     private Assessment assessment = null!;
 
     [GlobalSetup]
@@ -52,41 +50,4 @@ public class CoreBenchmarks
     [Benchmark]
     [Limit(200)]
     public int Layouts_of_sixty_disks() => LayoutChooser.For(sixty).Count;
-
-    private static Lab Large()
-    {
-        var profiles = ProfileBook.Standard.All.ToList();
-        var hosts = Enumerable
-            .Range(0, Hosts)
-            .Select(n => new Host(
-                new HostId($"h{n}"),
-                $"h{n}",
-                "",
-                new HostFacts(
-                    new Processor("x86_64", 1, 16, 32, true),
-                    ByteSize.FromGiB(96),
-                    [
-                        new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
-                        .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning)),
-                    ],
-                    2,
-                    false
-                ),
-                new HostPlan([
-                    new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")]),
-                ])
-            ));
-        var guests = Enumerable
-            .Range(0, Guests)
-            .Select(n => new Guest(
-                new GuestId($"g{n}"),
-                $"g{n}",
-                (GuestKind)(n % 3),
-                [new Want(profiles[n % profiles.Count].Id)],
-                SizeOverrides.None,
-                new Placement(new HostId($"h{n % Hosts}"), "clay", "clay"),
-                (Importance)(n % 3)
-            ));
-        return new Lab("large", LabSettings.Default, [.. hosts], [.. guests]);
-    }
 }

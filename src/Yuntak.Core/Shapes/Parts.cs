@@ -123,7 +123,7 @@ internal sealed class Parts<T, TPart>(
             var rest = shape().Problems(sound).ToList();
             dropped.AddRange(
                 below
-                    .Concat(rest)
+                    .Concat(rest.Where(r => below.All(b => b.Path != r.Path)))
                     .Select(p => p.Below(key(item) is { Length: > 0 } named ? $"{Name} {Names.Short(Names.Clean(named))}" : Name))
             );
             if (rest.Count == 0)

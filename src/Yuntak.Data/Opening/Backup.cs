@@ -46,6 +46,8 @@ public static class Backup
             throw new Refused($"{file} is not there.");
         }
 
+        // A database that was copied as it ran is read with a log beside it, which the reader makes where there is none.
+        string[] made = [.. new[] { file + "-wal", file + "-shm" }.Where(f => !File.Exists(f))];
         try
         {
             if (!Inspection.Look(file).Begun)
@@ -59,6 +61,13 @@ public static class Backup
         catch (Exception e) when (e is Refused or Damaged)
         {
             throw new Refused($"{file} cannot be brought back: {e.Message.TrimEnd('.')}. Nothing was changed.", e);
+        }
+        finally
+        {
+            foreach (var log in made)
+            {
+                File.Delete(log);
+            }
         }
     }
 }

@@ -177,7 +177,10 @@ public sealed class OpeningTests : IDisposable
     public async Task A_backup_of_an_earlier_version_comes_back(string name)
     {
         // These databases were written by builds before this one; a backup is the same file.
-        Backup.Restore(Path.Combine(Repository.Root, "tests", "Yuntak.Web.Tests", "golden", name + ".db"), folder.Path);
+        using var shelf = new TempFolder();
+        File.Copy(Path.Combine(Repository.Root, "tests", "Yuntak.Web.Tests", "golden", name + ".db"), shelf.File("backup"));
+        Backup.Restore(shelf.File("backup"), folder.Path);
+        Directory.GetFiles(shelf.Path).ShouldBe([shelf.File("backup")], "the backup is only read");
         await OpenAsync();
         (await Store().HeadAsync(Pointer.Draft)).Number.ShouldBeGreaterThan(1);
     }

@@ -1,0 +1,80 @@
+using System.Text.RegularExpressions;
+using BenchmarkDotNet.Attributes;
+using Microsoft.AspNetCore.Builder;
+using Microsoft.Extensions.DependencyInjection;
+using Yuntak.Core.Edits;
+using Yuntak.Data;
+using Yuntak.Web.Starting;
+
+namespace Yuntak.Bench;
+
+/// <summary>Pages of a lab of 20 hosts with 500 guests, over a real connection, against a trivial page of the same server. How large they are is said too.</summary>
+public partial class LargePageBenchmarks
+{
+    private const int LargestPage = 300 << 10;
+    private DirectoryInfo folder = null!;
+    private WebApplication app = null!;
+    private HttpClient client = null!;
+    private int host;
+
+    [GlobalSetup]
+    public void Start()
+    {
+        folder = Directory.CreateTempSubdirectory("yuntak-bench-");
+        app = YuntakApp.Build(["--urls", "http://127.0.0.1:0", "--data", Path.Combine(folder.FullName, "data")])!;
+        app.StartAsync().GetAwaiter().GetResult();
+        var store = app.Services.GetRequiredService<LabStore>();
+        var head = store.HeadAsync(Pointer.Draft).GetAwaiter().GetResult();
+        store.CommitAsync(Pointer.Draft, head.Revision, LabEdits.Replace(LargeLabs.Of(20, 500))).GetAwaiter().GetResult();
+        client = new HttpClient { BaseAddress = new Uri(app.Urls.Single()) };
+        foreach (var path in Pages)
+        {
+            var length = client.GetStringAsync(path).GetAwaiter().GetResult().Length;
+            if (length > LargestPage)
+            {
+                throw new InvalidOperationException($"{path} of 20 hosts and 500 guests has {length >> 10} KiB; 300 are promised.");
+            }
+        }
+    }
+
+    [GlobalCleanup]
+    public void Stop()
+    {
+        client.Dispose();
+        app.DisposeAsync().AsTask().GetAwaiter().GetResult();
+        folder.Delete(recursive: true);
+    }
+
+    public static IEnumerable<string> Pages =>
+        ["/Kit", "/Wants", "/Wants/Guest/g3", "/Disks", "/Bench", "/Bench?guest=g3", "/Runbook", "/History"];
+
+    [Benchmark(Baseline = true)]
+    public Task<string> Trivial_page_beside_500_guests() => client.GetStringAsync("/yuntak.svg");
+
+    [Benchmark]
+    [Limit(100)]
+    [ArgumentsSource(nameof(Pages))]
+    public Task<string> Page_of_500_guests(string path) => client.GetStringAsync(path);
+
+    [Benchmark]
+    [Limit(100)]
+    public async Task<string> Edit_of_500_guests_and_the_next_page()
+    {
+        var page = await client.GetStringAsync("/History");
+        host = (host + 1) % 20;
+        using var form = new FormUrlEncodedContent([
+            new("guest", "g3"),
+            new("host", $"h{host}"),
+            new("based-on", Field(page, "based-on")),
+            new("__RequestVerificationToken", Field(page, "__RequestVerificationToken")),
+        ]);
+        var answer = await client.PostAsync("/Bench?handler=Place", form);
+        return await answer.Content.ReadAsStringAsync();
+    }
+
+    private static string Field(string page, string name) =>
+        Fields().Matches(page).First(m => m.Groups["name"].Value == name).Groups["value"].Value;
+
+    [GeneratedRegex("<input name=\"(?<name>[^\"]+)\" type=\"hidden\" value=\"(?<value>[^\"]*)\"", RegexOptions.ExplicitCapture)]
+    private static partial Regex Fields();
+}
