@@ -19,6 +19,14 @@ public class LongFileTests
         watch.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(6));
     }
 
+    [Fact]
+    public void A_file_of_more_values_than_any_lab_has_is_refused_before_it_is_built_up() =>
+        LabFile
+            .Read("yuntak: 1\nguests:\n" + string.Concat(Enumerable.Repeat("- {}\n", 500_000)))
+            .Problems.Single()
+            .ToString()
+            .ShouldContain("more than 400,000 values");
+
     /// <summary>Four times the guests take four times as long, not sixteen: ratios in one run, with room for a busy machine.</summary>
     [Theory]
     [InlineData("")]

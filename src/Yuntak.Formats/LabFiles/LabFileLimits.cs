@@ -11,6 +11,9 @@ public static class LabFileLimits
     /// <summary>The deepest nesting; a lab file needs six.</summary>
     public const int Deepest = 20;
 
+    /// <summary>The most values, lists and names together; a lab of 100 hosts and 2,000 guests has about a quarter of them.</summary>
+    public const int MostValues = 400_000;
+
     /// <summary>The most problems reported at once.</summary>
     public const int MostProblems = 50;
 }

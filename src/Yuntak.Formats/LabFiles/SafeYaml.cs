@@ -52,8 +52,14 @@ internal static class SafeYaml
     {
         var parser = new Parser(new StringReader(text));
         var depth = 0;
+        var values = 0;
         while (parser.MoveNext())
         {
+            if (parser.Current is NodeEvent && ++values > LabFileLimits.MostValues)
+            {
+                return ((int)parser.Current.Start.Line, $"more than {LabFileLimits.MostValues:#,##0} values");
+            }
+
             switch (parser.Current)
             {
                 case AnchorAlias alias:

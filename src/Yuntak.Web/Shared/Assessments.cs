@@ -21,9 +21,9 @@ public sealed class Assessments(ILogger<Assessments> log)
     /// <exception cref="Refused">It cannot be kept; the words say why.</exception>
     public void Check(Lab before, Lab after)
     {
-        if (Problems(after) is { Count: > 0 } problems)
+        if (LabChecks.AfterChange(before, after, Gone).ToList() is { Count: > 0 } problems)
         {
-            var had = Problems(before).Select(p => p.Text).ToHashSet(StringComparer.Ordinal);
+            var had = LabChecks.Problems(before, Gone).Select(p => p.Text).ToHashSet(StringComparer.Ordinal);
             Problem.Refuse(problems.Where(p => !had.Contains(p.Text)));
         }
 
@@ -41,8 +41,8 @@ public sealed class Assessments(ILogger<Assessments> log)
         }
     }
 
-    /// <summary>What a lab file with this in it would be refused for. A pool may name disks that are gone.</summary>
-    private static List<Problem> Problems(Lab lab) => [.. LabChecks.Problems(lab, (_, pool) => pool.DiskIds)];
+    /// <summary>A pool may name disks that are gone.</summary>
+    private static IReadOnlyCollection<string> Gone(Host host, Pool pool) => pool.DiskIds;
 
     /// <summary>With everything worked out that pages show.</summary>
     private static Assessment Whole(Lab lab)

@@ -20,9 +20,28 @@ public static class LabChecks
             .Concat(Twice(lab.Hosts, h => h.Name, "hosts", "name", name => $"There is already a host called {name}."))
             .Concat(Twice(lab.Hosts, h => h.Id.Value, "hosts", "id", id => $"The id «{id}» is used twice."))
             .Concat(lab.Hosts.SelectMany((h, n) => HostProblems(h, missing).Select(p => p.Below($"hosts[{n}]"))))
-            .Concat(Twice(lab.Guests, g => g.Name, "guests", "name", name => $"There is already a guest called {name}."))
-            .Concat(Twice(lab.Guests, g => g.Id.Value, "guests", "id", id => $"The id «{id}» is used twice."))
+            .Concat(TwiceAmongGuests(lab))
             .Concat(lab.Guests.SelectMany((g, n) => GuestChecks.Problems(lab, g).Select(p => p.Below($"guests[{n}]"))));
+
+    /// <summary>What a change may have brought in: as <see cref="Problems"/>, but where hosts, profiles and assumptions stayed as they are only the guests that changed are looked at.</summary>
+    /// <param name="before">The lab before the change.</param>
+    /// <param name="after">The lab after it.</param>
+    /// <param name="missing">Disks that a pool names and that are known to be gone from its host.</param>
+    public static IEnumerable<Problem> AfterChange(Lab before, Lab after, Func<Host, Pool, IReadOnlyCollection<string>> missing)
+    {
+        if (before.Hosts != after.Hosts || before.Profiles != after.Profiles || before.Settings != after.Settings)
+        {
+            return Problems(after, missing);
+        }
+
+        var same = before.Guests.ToHashSet<Guest>(ReferenceEqualityComparer.Instance);
+        return TwiceAmongGuests(after)
+            .Concat(after.Guests.Where(g => !same.Contains(g) || g.RunsIn is not null).SelectMany(g => GuestChecks.Problems(after, g)));
+    }
+
+    private static IEnumerable<Problem> TwiceAmongGuests(Lab lab) =>
+        Twice(lab.Guests, g => g.Name, "guests", "name", name => $"There is already a guest called {name}.")
+            .Concat(Twice(lab.Guests, g => g.Id.Value, "guests", "id", id => $"The id «{id}» is used twice."));
 
     private static IEnumerable<Problem> HostProblems(Host host, Func<Host, Pool, IReadOnlyCollection<string>> missing)
     {
