@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using BenchmarkDotNet.Attributes;
 using Microsoft.AspNetCore.Builder;
 using Microsoft.Extensions.DependencyInjection;
@@ -9,7 +8,7 @@ using Yuntak.Web.Starting;
 namespace Yuntak.Bench;
 
 /// <summary>Pages of a lab of 20 hosts with 500 guests, over a real connection, against a trivial page of the same server. How large they are is said too.</summary>
-public partial class LargePageBenchmarks
+public class LargePageBenchmarks
 {
     private const int LargestPage = 300 << 10;
     private DirectoryInfo folder = null!;
@@ -65,16 +64,10 @@ public partial class LargePageBenchmarks
         using var form = new FormUrlEncodedContent([
             new("guest", "g3"),
             new("host", $"h{host}"),
-            new("based-on", Field(page, "based-on")),
-            new("__RequestVerificationToken", Field(page, "__RequestVerificationToken")),
+            new("based-on", HiddenField.Of(page, "based-on")),
+            new("__RequestVerificationToken", HiddenField.Of(page, "__RequestVerificationToken")),
         ]);
         var answer = await client.PostAsync("/Bench?handler=Place", form);
         return await answer.Content.ReadAsStringAsync();
     }
-
-    private static string Field(string page, string name) =>
-        Fields().Matches(page).First(m => m.Groups["name"].Value == name).Groups["value"].Value;
-
-    [GeneratedRegex("<input name=\"(?<name>[^\"]+)\" type=\"hidden\" value=\"(?<value>[^\"]*)\"", RegexOptions.ExplicitCapture)]
-    private static partial Regex Fields();
 }

@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using BenchmarkDotNet.Attributes;
 using Microsoft.AspNetCore.Builder;
 using Yuntak.Core.Shapes;
@@ -8,7 +7,7 @@ using Yuntak.Web.Starting;
 namespace Yuntak.Bench;
 
 /// <summary>Pages of the demo and an edit to its new verdict, over a real connection, against a trivial page of the same server.</summary>
-public partial class PageBenchmarks
+public class PageBenchmarks
 {
     private DirectoryInfo folder = null!;
     private WebApplication app = null!;
@@ -53,16 +52,10 @@ public partial class PageBenchmarks
         using var form = new FormUrlEncodedContent([
             new("guest", "tinker"),
             new("host", onWren ? "wren" : "kiln"),
-            new("based-on", Field(page, "based-on")),
-            new("__RequestVerificationToken", Field(page, "__RequestVerificationToken")),
+            new("based-on", HiddenField.Of(page, "based-on")),
+            new("__RequestVerificationToken", HiddenField.Of(page, "__RequestVerificationToken")),
         ]);
         var answer = await client.PostAsync("/Bench?handler=Place", form);
         return await answer.Content.ReadAsStringAsync();
     }
-
-    private static string Field(string page, string name) =>
-        Fields().Matches(page).First(m => m.Groups["name"].Value == name).Groups["value"].Value;
-
-    [GeneratedRegex("<input name=\"(?<name>[^\"]+)\" type=\"hidden\" value=\"(?<value>[^\"]*)\"", RegexOptions.ExplicitCapture)]
-    private static partial Regex Fields();
 }

@@ -18,6 +18,31 @@ public static class DataFolder
     /// <summary>Only the person whose data it is may look inside.</summary>
     public const UnixFileMode OwnFolder = OwnFile | UnixFileMode.UserExecute;
 
+    /// <summary>Makes a file that only the person whose data it is may read, from its first byte on.</summary>
+    /// <param name="file">A file that is not there yet.</param>
+    public static FileStream NewOwnFile(string file) =>
+        new(
+            file,
+            new FileStreamOptions
+            {
+                Mode = FileMode.CreateNew,
+                Access = FileAccess.Write,
+                UnixCreateMode = OwnFile,
+            }
+        );
+
+    /// <summary>Where a database is made before it is moved to its place, with what a start that was cut off left there out of the way.</summary>
+    internal static string Fresh(string folder)
+    {
+        var fresh = Database(folder) + ".new";
+        foreach (var left in Directory.GetFiles(folder, Path.GetFileName(fresh) + "*"))
+        {
+            File.Delete(left);
+        }
+
+        return fresh;
+    }
+
     /// <summary>Adds the database and the store to a container. The folder is opened with <see cref="Opening.DataOpening"/> before the first use.</summary>
     /// <param name="services">The container.</param>
     /// <param name="folder">The folder.</param>

@@ -69,9 +69,10 @@ internal sealed class Part<T, TPart>(
 
         List<Problem> below = [];
         var sound = shape().Sound(value, below);
-        below = [.. below.UnionBy(shape().Problems(sound), p => p.Path)];
+        var rest = shape().Problems(sound).ToList();
+        below = [.. below.UnionBy(rest, p => p.Path)];
         dropped.AddRange(below.Select(p => p.Below(Name)));
-        return below.Count == 0 ? record : set(record, shape().Problems(sound).Any() ? null : sound);
+        return below.Count == 0 ? record : set(record, rest.Count > 0 ? null : sound);
     }
 
     /// <inheritdoc/>

@@ -48,12 +48,7 @@ public sealed class DataOpening(string folder, TimeProvider clock, string versio
     /// <summary>Makes the database beside its place and moves it there when it is whole, so that a start that is cut off leaves nothing half made.</summary>
     private async Task CreateAsync(Func<(Lab Draft, Lab AsBuilt)> first)
     {
-        var fresh = file + ".new";
-        foreach (var left in Directory.EnumerateFiles(folder, Path.GetFileName(fresh) + "*"))
-        {
-            File.Delete(left);
-        }
-
+        var fresh = DataFolder.Fresh(folder);
         var made = new DatabaseFile(fresh, pooled: false);
         Schema.Make(fresh);
         await BeginAsync(made, first);

@@ -82,21 +82,7 @@ internal sealed class RawDatabase : IDisposable
     {
         var part = file + ".part";
         File.Delete(part);
-        using (
-            var made = new FileStream(
-                part,
-                new FileStreamOptions
-                {
-                    Mode = FileMode.CreateNew,
-                    Access = FileAccess.Write,
-                    UnixCreateMode = DataFolder.OwnFile,
-                }
-            )
-        )
-        {
-            made.Flush();
-        }
-
+        DataFolder.NewOwnFile(part).Dispose();
         try
         {
             using (var copy = Open(part, write: true))

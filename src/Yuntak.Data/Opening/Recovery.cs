@@ -1,6 +1,5 @@
 using System.Globalization;
 using Microsoft.Data.Sqlite;
-using Microsoft.EntityFrameworkCore;
 
 namespace Yuntak.Data.Opening;
 
@@ -10,14 +9,13 @@ public static class Recovery
     private const string Columns = "Id, LabId, Pointer, Number, Parent, UndoTo, RedoTo, At, Sentence, SchemaVersion, Content";
 
     /// <summary>What <see cref="GoOnAsync"/> would go on from, in words; changes nothing.</summary>
-    public static string Offer(string folder)
-    {
-        var readable = Readable(DataFolder.Database(folder));
-        return Newest(readable, Pointer.Draft) is { } draft
-                ? $"the last change of the draft that can be read, number {draft.Number} («{draft.Sentence}», {Day(draft.At)})"
-            : Copies.Newest(folder) is { } copy ? $"the newest copy that was kept, {copy}"
-            : "an empty lab, because nothing in it can be read";
-    }
+    public static string Offer(string folder) => Offer(folder, Readable(DataFolder.Database(folder)));
+
+    private static string Offer(string folder, List<RevisionRow> readable) =>
+        Newest(readable, Pointer.Draft) is { } draft
+            ? $"the last change of the draft that can be read, number {draft.Number} («{draft.Sentence}», {Day(draft.At)})"
+        : Copies.Newest(folder) is { } copy ? $"the newest copy that was kept, {copy}"
+        : "an empty lab, because nothing in it can be read";
 
     /// <summary>Keeps the damaged files under another name and goes on from what can be read.</summary>
     /// <param name="folder">The data folder, which this process alone holds.</param>
@@ -26,14 +24,9 @@ public static class Recovery
     public static async Task<IReadOnlyList<string>> GoOnAsync(string folder, TimeProvider clock)
     {
         var database = DataFolder.Database(folder);
-        var offer = Offer(folder);
         var readable = Readable(database);
-        var fresh = database + ".new";
-        foreach (var left in Directory.EnumerateFiles(folder, Path.GetFileName(fresh) + "*"))
-        {
-            File.Delete(left);
-        }
-
+        var offer = Offer(folder, readable);
+        var fresh = DataFolder.Fresh(folder);
         if (Newest(readable, Pointer.Draft) is not null)
         {
             await FillAsync(fresh, readable);
@@ -75,9 +68,8 @@ public static class Recovery
 
     private static async Task FillAsync(string fresh, List<RevisionRow> readable)
     {
+        Schema.Make(fresh);
         await using var db = new DatabaseFile(fresh, pooled: false).CreateDbContext();
-        await db.Database.MigrateAsync();
-        await db.Database.ExecuteSqlRawAsync("PRAGMA journal_mode = WAL;");
         var lab = new LabRow { Id = readable[0].LabId };
         db.Labs.Add(lab);
         await db.SaveChangesAsync();

@@ -56,19 +56,7 @@ public static class Certificates
 
         using var key = ECDsa.Create(ECCurve.NamedCurves.nistP256);
         using var made = Make(key, names, now);
-        using (
-            var written = new StreamWriter(
-                new FileStream(
-                    file,
-                    new FileStreamOptions
-                    {
-                        Mode = FileMode.CreateNew,
-                        Access = FileAccess.Write,
-                        UnixCreateMode = DataFolder.OwnFile,
-                    }
-                )
-            )
-        )
+        using (var written = new StreamWriter(DataFolder.NewOwnFile(file)))
         {
             written.WriteLine(made.ExportCertificatePem());
             written.WriteLine(key.ExportPkcs8PrivateKeyPem());

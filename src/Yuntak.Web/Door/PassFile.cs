@@ -106,17 +106,7 @@ public sealed class PassFile(string folder)
         {
             var fresh = file + ".new";
             File.Delete(fresh);
-            using (
-                var written = new FileStream(
-                    fresh,
-                    new FileStreamOptions
-                    {
-                        Mode = FileMode.CreateNew,
-                        Access = FileAccess.Write,
-                        UnixCreateMode = DataFolder.OwnFile,
-                    }
-                )
-            )
+            using (var written = DataFolder.NewOwnFile(fresh))
             {
                 JsonSerializer.Serialize(written, pass);
                 written.Flush(flushToDisk: true);

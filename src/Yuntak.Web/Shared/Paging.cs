@@ -1,3 +1,5 @@
+using Yuntak.Core.Labs;
+
 namespace Yuntak.Web.Shared;
 
 /// <summary>A long list shown part by part, so that a page stays quick to read and to send however large the lab is. A household's fits on one.</summary>
@@ -7,6 +9,8 @@ namespace Yuntak.Web.Shared;
 /// <param name="What">What is counted: «guests».</param>
 public sealed record Paging(int Count, int Size, int Part, string What)
 {
+    private const int HostsAtOnce = 12;
+
     /// <summary>How many parts there are.</summary>
     public int Parts => Math.Max(1, (Count + Size - 1) / Size);
 
@@ -21,6 +25,15 @@ public sealed record Paging(int Count, int Size, int Part, string What)
     {
         var whole = new Paging(count, size, 1, what);
         return whole with { Part = Math.Clamp(asked ?? 1, 0, whole.Parts) };
+    }
+
+    /// <summary>Hosts, twelve at once: the part asked for, else the one with the host that the page has open.</summary>
+    public static Paging OfHosts(Lab lab, int? asked, HttpRequest request)
+    {
+        var parts = Of(lab.Hosts.Count, HostsAtOnce, asked, "hosts");
+        return asked is null && request.Query["host"].ToString() is { Length: > 0 } host
+            ? parts.At(lab.Hosts.ToList().FindIndex(h => h.Id.Value == host))
+            : parts;
     }
 
     /// <summary>The part that holds an item.</summary>

@@ -279,11 +279,4 @@ public sealed class OpeningTests : IDisposable
         await using var db = new DatabaseFile(Database, pooled: false).CreateDbContext();
         await db.Database.ExecuteSqlRawAsync(statement);
     }
-
-    private sealed class SetClock : TimeProvider
-    {
-        public DateTimeOffset Now { get; set; } = new(2026, 1, 1, 0, 0, 0, TimeSpan.Zero);
-
-        public override DateTimeOffset GetUtcNow() => Now;
-    }
 }

@@ -336,11 +336,4 @@ public class FrontDoorTests
         File.ReadAllText(folder.File("pass")).ShouldNotContain(Household.Phrase);
         File.GetUnixFileMode(folder.File("pass")).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite);
     }
-
-    private sealed class SetClock : TimeProvider
-    {
-        public DateTimeOffset Now { get; set; } = new(2026, 1, 1, 0, 0, 0, TimeSpan.Zero);
-
-        public override DateTimeOffset GetUtcNow() => Now;
-    }
 }

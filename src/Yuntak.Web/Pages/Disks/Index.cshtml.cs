@@ -24,25 +24,14 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
 {
     private const int Years = 5;
 
-    private const int AtOnce = 12;
-
     public override Station? Here => Station.Disks;
 
     /// <summary>The part of the hosts that is asked for.</summary>
     [BindProperty(Name = "part", SupportsGet = true)]
     public int? Part { get; set; }
 
-    /// <summary>Which hosts are shown: those of the part asked for, or of the part with the host that is open.</summary>
-    public Paging Parts
-    {
-        get
-        {
-            var parts = Paging.Of(Desk.Lab.Hosts.Count, AtOnce, Part, "hosts");
-            return Part is null && Request.Query["host"].ToString() is { Length: > 0 } host
-                ? parts.At(Desk.Lab.Hosts.ToList().FindIndex(h => h.Id.Value == host))
-                : parts;
-        }
-    }
+    /// <summary>Which hosts are shown.</summary>
+    public Paging Parts => Paging.OfHosts(Desk.Lab, Part, Request);
 
     /// <summary>The pool that is open, if any.</summary>
     public PoolBudget? Open { get; private set; }

@@ -21,25 +21,14 @@ public sealed class IndexModel(DeskService desks, LabStore store, ReadingDesk re
     /// <summary>The longest pasted text that is sent back when it could not be read.</summary>
     private const int LongestEcho = 200_000;
 
-    private const int AtOnce = 12;
-
     public override Station? Here => Station.Kit;
 
     /// <summary>The part of the hosts that is asked for.</summary>
     [BindProperty(Name = "part", SupportsGet = true)]
     public int? Part { get; set; }
 
-    /// <summary>Which hosts are shown: those of the part asked for, or of the part with the host that is open.</summary>
-    public Paging Parts
-    {
-        get
-        {
-            var parts = Paging.Of(Desk.Lab.Hosts.Count, AtOnce, Part, "hosts");
-            return Part is null && Request.Query["host"].ToString() is { Length: > 0 } host
-                ? parts.At(Desk.Lab.Hosts.ToList().FindIndex(h => h.Id.Value == host))
-                : parts;
-        }
-    }
+    /// <summary>Which hosts are shown.</summary>
+    public Paging Parts => Paging.OfHosts(Desk.Lab, Part, Request);
 
     public string? Pasted { get; private set; }
 
