@@ -110,7 +110,7 @@ internal static class PoolCommand
     }
 
     private static Argument<string> Disks() =>
-        new("DISKS") { Description = "6x20TB; unequal ones as 1x6TB,1x2TB; flash as 2x1.92TB:nvme-flash." };
+        new("DISKS") { Description = "6x20TB or «2 x 4 TB spinning»; unequal ones as 1x6TB,1x2TB; flash as 2x1.92TB:nvme-flash." };
 
     private static Option<string?> Age() => new("--age-years") { Description = "How old the disks are; 0 when left out." };
 
@@ -135,8 +135,8 @@ internal static class PoolCommand
 
     private static int Block(string? typed) =>
         typed is null ? PoolRoom.QuotedBlock
-        : ByteSize.TryParse(typed, Prefixes.Binary, out var size) && size >= LeastBlock && size <= LargestBlock ? (int)size.Bytes
-        : throw new Refused($"--block is a size from 512 B to 16 MiB such as 128K, not «{typed}».");
+        : ByteSize.TryParse(typed, Prefixes.Binary, out var size, "B") && size >= LeastBlock && size <= LargestBlock ? (int)size.Bytes
+        : throw new Refused($"--block is a size from 512 (bytes) to 16M such as 128K, not «{typed}».");
 
     private static double Years(string? typed) => typed is null ? 0 : Number(typed, "--age-years", OldestYears);
 
@@ -166,7 +166,7 @@ internal static class PoolCommand
         Console.WriteLine(
             $"Survives {Numbers.Count(plan.Risk.Survives, "failure")}; a rebuild takes {Numbers.OneDecimal(plan.Risk.RebuildHours)} h, a scrub {Numbers.OneDecimal(plan.Risk.ScrubHours)} h."
         );
-        Console.WriteLine($"Lost within a year: {Odds(plan.Risk.LossPerYear)}. A pool is no backup.");
+        Console.WriteLine($"Lost within a year: {Odds(plan.Risk)}. A pool is no backup.");
         foreach (var warning in plan.Warnings())
         {
             Console.WriteLine("! " + warning);
@@ -180,7 +180,7 @@ internal static class PoolCommand
             var plan = candidate.Plan;
             Console.WriteLine(
                 $"{(candidate.Best ? "*" : " ")} {plan.Words}, {(plan.Family == PoolFamily.CopyOnWrite ? "copy-on-write" : "array")}: "
-                    + $"{plan.Room.Usable.ToDecimalString()} usable, survives {plan.Risk.Survives}, lost within a year {Odds(plan.Risk.LossPerYear)}"
+                    + $"{plan.Room.Usable.ToDecimalString()} usable, survives {plan.Risk.Survives}, lost within a year {Odds(plan.Risk)}"
                     + (candidate.Cost is { } cost ? $", {Numbers.Short(cost.PerUsableTB)} a usable TB" : "")
                     + (candidate.Recommended ? "  ← recommended" : "")
             );
@@ -190,7 +190,18 @@ internal static class PoolCommand
         {
             Console.WriteLine(string.Join(' ', LayoutChooser.Reasons(recommended.Plan)));
         }
+        else if (LayoutChooser.WhyNone(found) is { } why)
+        {
+            Console.WriteLine(why);
+        }
     }
 
-    private static string Odds(double share) => Core.Disks.Odds.Words(share);
+    /// <summary>The odds in words with the figure behind, and those of one batch where they matter.</summary>
+    private static string Odds(PoolRisk risk)
+    {
+        var exactly = Core.Disks.Odds.Exactly(risk.LossPerYear);
+        var words = Core.Disks.Odds.Words(risk.LossPerYear);
+        return (words == exactly ? exactly : $"{words} ({exactly})")
+            + (risk.LossInBatch > risk.LossPerYear ? $", {Core.Disks.Odds.Exactly(risk.LossInBatch)} if the disks are of one batch" : "");
+    }
 }

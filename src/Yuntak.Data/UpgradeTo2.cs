@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using static Yuntak.Data.StoredTree;
 
 namespace Yuntak.Data;
 
@@ -205,33 +206,6 @@ internal static class UpgradeTo2
         foreach (var sum in Sums)
         {
             Each(profile, sum, term => Fill(term, Term));
-        }
-    }
-
-    private static Dictionary<string, string> Members(string list) =>
-        list.Split(' ').Select(m => m.Split('=', 2)).ToDictionary(m => m[0], m => m.Length == 2 ? m[1] : "null", StringComparer.Ordinal);
-
-    private static void Fill(JsonNode? node, Dictionary<string, string> members)
-    {
-        if (node is not JsonObject record)
-        {
-            return;
-        }
-
-        foreach (var (name, meant) in members)
-        {
-            if (!record.ContainsKey(name))
-            {
-                record[name] = JsonNode.Parse(meant);
-            }
-        }
-    }
-
-    private static void Each(JsonObject record, string list, Action<JsonObject> change)
-    {
-        foreach (var item in record[list]?.AsArray() ?? [])
-        {
-            change(item!.AsObject());
         }
     }
 

@@ -7,6 +7,7 @@ using Yuntak.Tests;
 // Holds what Yuntak says of many labs today against what it said before a change of the code:
 //   make DIR     writes 300 pairs of labs, what stands and what is planned, as lab files
 //   say DIR OUT  says everything about each of them: findings, figures, budgets, steps
+//   pools FILE   says room, odds and warnings of 300 random pools, of one size and of several
 // Two folders made by «say» are then compared with diff -r. They are large and belong outside the repository.
 switch (args)
 {
@@ -30,7 +31,10 @@ switch (args)
         }
 
         return 0;
+    case ["pools", var into]:
+        File.WriteAllText(into, PoolSaying.OfMany());
+        return 0;
     default:
-        Console.Error.WriteLine("make DIR, or say DIR OUT");
+        Console.Error.WriteLine("make DIR, say DIR OUT, or pools FILE");
         return 2;
 }

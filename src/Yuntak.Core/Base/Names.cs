@@ -88,4 +88,8 @@ public static class Names
         var text = slug.ToString().Trim('-');
         return text.Length == 0 ? "item" : text;
     }
+
+    /// <summary>Words with «a» or «an» before them, by their first letter: «an automation hub».</summary>
+    public static string A(string words, bool capital = false) =>
+        (capital ? "A" : "a") + (words.Length > 0 && "aeiouAEIOU".Contains(words[0], StringComparison.Ordinal) ? "n " : " ") + words;
 }

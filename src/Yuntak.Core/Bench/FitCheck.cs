@@ -1,3 +1,4 @@
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
@@ -31,6 +32,10 @@ public static class FitCheck
     public static IReadOnlyList<FitAnswer> OnEveryHost(Sums assessment, Guest guest) =>
         [.. assessment.Lab.Hosts.Select(h => Of(assessment, guest, h))];
 
+    /// <summary>The host that takes a guest best: one it fits, with the most memory left; null when none has room.</summary>
+    public static FitAnswer? Best(Sums assessment, Guest guest) =>
+        OnEveryHost(assessment, guest).Where(a => a.CanGo).OrderBy(a => a.Fit).ThenByDescending(a => a.After.Memory.Spare).FirstOrDefault();
+
     private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)
     {
         var host = after.Host;
@@ -42,10 +47,10 @@ public static class FitCheck
             );
         }
 
-        if (guest.Follows(ProfileBook.Router) && host.NetworkPorts is < 2)
+        if (guest.Follows(ProfileBook.Router) && RouterLegs.HasSecond(host) == false)
         {
             yield return new FitLimit(
-                $"a router needs two network ports, {host.Name} has {host.NetworkPorts}",
+                $"a router needs a second leg, {host.Name} has {Numbers.Count(host.NetworkPorts ?? 0, "network port")} and no other bridge",
                 $"a second network port in {host.Name}"
             );
         }
@@ -61,7 +66,7 @@ public static class FitCheck
         if (after.Memory.Fit == Fit.Over)
         {
             var needs = after.Memory.Shares[^1].Committed;
-            var spare = after.Memory.Spare + needs;
+            var spare = after.Memory.Room + needs;
             yield return new FitLimit(
                 $"memory: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare on {host.Name}",
                 $"+{(ByteSize.Zero - after.Memory.Spare)} memory on {host.Name}"
@@ -102,8 +107,8 @@ public static class FitCheck
             var needs = pool.ClaimOf(guest);
             var spare = pool.Spare + needs;
             yield return new FitLimit(
-                $"disk: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",
-                $"+{(ByteSize.Zero - pool.Spare)} room in {pool.Pool.Name} on {host.Name}"
+                $"disk: {needs.ToDecimalString()} wanted, {(spare > ByteSize.Zero ? spare.ToDecimalString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",
+                $"+{(ByteSize.Zero - pool.Spare).ToDecimalString()} room in {pool.Pool.Name} on {host.Name}"
             );
         }
     }

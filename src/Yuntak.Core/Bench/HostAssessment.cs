@@ -13,7 +13,7 @@ public sealed class HostAssessment
         Guests = guests;
         Memory = new MemoryBudget(host, settings, Bench.ReadCache.Of(host, settings), [.. guests.Select(g => new MemoryShare(g.Guest, g))]);
         Processor = new ProcessorBudget(host, settings, guests);
-        Pools = [.. host.Pools.Select(p => new PoolBudget(host, p, guests))];
+        Pools = [.. host.Pools.Select(p => new PoolBudget(host, p, guests, settings))];
     }
 
     /// <summary>The host.</summary>

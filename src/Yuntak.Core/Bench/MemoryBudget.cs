@@ -17,6 +17,7 @@ public sealed class MemoryBudget
     internal MemoryBudget(Host host, LabSettings settings, ByteSize readCache, IReadOnlyList<MemoryShare> shares)
     {
         Total = host.Memory;
+        CacheFloor = Bench.ReadCache.FloorOf(host, readCache);
         HostBase = settings.HostBase;
         ReadCache = readCache;
         Shares = shares;
@@ -37,10 +38,16 @@ public sealed class MemoryBudget
                 new FigureInput[]
                 {
                     new("host base", HostBase, Origin.Assumed, "a setting"),
-                    new("read cache", ReadCache, Origin.Assumed, "a setting"),
+                    new("read cache", ReadCache, Origin.Assumed, $"a setting; it yields down to {CacheFloor}"),
                 }
-                    .Concat(shares.Select(s => new FigureInput(s.Guest.Name, s.Committed)))
-                    .Append(new("memory of the host", Total, host.WasRead ? Origin.Read : Origin.Entered)),
+                    .Where(i => i.Value is not ByteSize { Bytes: 0 })
+                    .Concat(
+                        shares.Select(s => new FigureInput(
+                            s.Guest.Name,
+                            s.Committed,
+                            Note: s.IsPinned ? "pinned by a device handed over whole" : null
+                        ))
+                    ),
             Source.CommonPractice
         );
     }
@@ -54,6 +61,9 @@ public sealed class MemoryBudget
     /// <summary>Read cache of copy-on-write pools.</summary>
     public ByteSize ReadCache { get; }
 
+    /// <summary>What the read cache keeps under pressure.</summary>
+    public ByteSize CacheFloor { get; }
+
     /// <summary>The guests' parts, in the lab's order.</summary>
     public IReadOnlyList<MemoryShare> Shares { get; }
 
@@ -63,15 +73,21 @@ public sealed class MemoryBudget
     /// <summary>The same with every ceiling reached.</summary>
     public ByteSize Promised { get; }
 
-    /// <summary>What is left; negative when too much is committed.</summary>
-    public ByteSize Spare => Total - Committed.Value;
+    /// <summary>What cannot yield: the same with the read cache at its floor.</summary>
+    public ByteSize Hard => Committed.Value - ReadCache + CacheFloor;
+
+    /// <summary>What is left; while the read cache can make up for it nothing is, and negative only when too much is committed even then.</summary>
+    public ByteSize Spare => Hard > Total ? Total - Hard : ByteSize.Max(ByteSize.Zero, Total - Committed.Value);
+
+    /// <summary>What one guest more could take: what is left, and what the read cache would yield.</summary>
+    public ByteSize Room => Total - Hard;
 
     /// <summary>The share committed.</summary>
     public Share Share => Committed.Value.ShareOf(Total);
 
     /// <summary>The verdict.</summary>
     public Fit Fit =>
-        Share > Share.All ? Fit.Over
+        Hard > Total ? Fit.Over
         : Share > TightShare || Promised.ShareOf(Total) > PromisedShare ? Fit.Tight
         : Fit.Fits;
 }

@@ -10,14 +10,17 @@ namespace Yuntak.Core.Bench;
 /// <param name="Sizing">Its size.</param>
 public sealed record MemoryShare(Guest Guest, Sizing Sizing)
 {
-    /// <summary>What is counted as in use: a machine's memory (or what it may shrink to), a container's expected use, and the overhead.</summary>
+    /// <summary>Whether its memory is pinned: a device handed over whole may reach all of it at any time, so none can be given back.</summary>
+    public bool IsPinned => Guest is { Kind: GuestKind.Machine, Devices.Count: > 0 };
+
+    /// <summary>What is counted as in use: a machine's memory (or what it may shrink to, unless it is pinned), a container's expected use, and the overhead.</summary>
     public ByteSize Committed { get; } = Needed(Guest, Sizing) + Sizing.Overhead.Value;
 
-    /// <summary>What it may take at most: the memory given, and the overhead.</summary>
-    public ByteSize Promised { get; } = ByteSize.Max(Sizing.Memory, Needed(Guest, Sizing)) + Sizing.Overhead.Value;
+    /// <summary>What it may take at most: the ceiling it may reach, and the overhead.</summary>
+    public ByteSize Promised { get; } = ByteSize.Max(Sizing.Ceiling, Needed(Guest, Sizing)) + Sizing.Overhead.Value;
 
     private static ByteSize Needed(Guest guest, Sizing sizing) =>
         guest.Kind == GuestKind.Machine
-            ? ByteSize.Min(guest.MayShrinkTo ?? sizing.Memory, sizing.Memory)
+            ? ByteSize.Min(guest.Devices.Count > 0 ? sizing.Memory : guest.MayShrinkTo ?? sizing.Memory, sizing.Memory)
             : ByteSize.Min(sizing.ExpectedMemory, sizing.Memory);
 }

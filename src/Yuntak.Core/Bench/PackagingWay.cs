@@ -26,7 +26,7 @@ public sealed record PackagingWay(
     string Apart,
     string Needs,
     IReadOnlyList<string> GivenUp,
-    IReadOnlyList<(string Host, Fit Fit)> Fits
+    IReadOnlyList<WayFit> Fits
 )
 {
     /// <summary>The way in words: «app stack inside a system container».</summary>

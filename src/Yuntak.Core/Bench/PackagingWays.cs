@@ -14,13 +14,17 @@ public static class PackagingWays
     /// <summary>The three plain ways, and the two schools of running an app engine inside a guest.</summary>
     public static IEnumerable<PackagingWay> Of(Sums lab, Guest guest)
     {
-        foreach (var kind in Enum.GetValues<GuestKind>())
+        foreach (var kind in Enum.GetValues<GuestKind>().Where(k => Sensible(guest, k)))
         {
             yield return Plain(lab, guest with { Kind = kind, RunsIn = null, Devices = kind == GuestKind.Machine ? guest.Devices : [] });
         }
 
-        yield return Nested(lab, guest, GuestKind.SystemContainer);
-        yield return Nested(lab, guest, GuestKind.Machine);
+        // A home for app stacks is what the others run inside; it does not run inside another itself.
+        if (guest.Wants.All(w => w.ProfileId != ProfileBook.AppEngine))
+        {
+            yield return Nested(lab, guest, GuestKind.SystemContainer);
+            yield return Nested(lab, guest, GuestKind.Machine);
+        }
     }
 
     private static PackagingWay Plain(Sums lab, Guest guest)
@@ -70,8 +74,15 @@ public static class PackagingWays
         );
     }
 
-    private static List<(string Host, Fit Fit)> Fits(Sums lab, Guest guest) =>
-        [.. FitCheck.OnEveryHost(lab, guest).Select(a => (a.After.Host.Name, a.CanGo ? a.Fit : Fit.Over))];
+    private static List<WayFit> Fits(Sums lab, Guest guest) =>
+        [
+            .. FitCheck
+                .OnEveryHost(lab, guest)
+                .Select(a => new WayFit(a.After.Host.Name, a.CanGo ? a.Fit : Fit.Over, a.Limits.Count > 0 ? a.Limits[0].Text : null)),
+        ];
+
+    private static bool Sensible(Guest guest, GuestKind kind) =>
+        kind != GuestKind.AppStack || guest.Wants.All(w => w.ProfileId != ProfileBook.AppEngine);
 
     private static (string Starts, string Shares, string Apart, string Needs) Words(GuestKind kind, Sizing sizing)
     {

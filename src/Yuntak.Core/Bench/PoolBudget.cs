@@ -12,16 +12,17 @@ public sealed class PoolBudget
 {
     private readonly Lazy<PoolRisk?> risk;
 
-    internal PoolBudget(Host host, Pool pool, IEnumerable<Sizing> guests)
+    internal PoolBudget(Host host, Pool pool, IEnumerable<Sizing> guests, LabSettings? settings = null)
     {
         Host = host;
         Pool = pool;
         Disks = [.. host.DisksOf(pool)];
-        Groups = DiskGroup.Split(pool.Layout, [.. Disks.Select(d => d.Size)], pool.Groups);
+        Members = PoolMembers.Of(pool, Disks);
+        Groups = DiskGroup.Split(pool.Layout, Members, pool.Groups);
         Room = PoolRoom.Of(pool, Disks);
         risk = new(() =>
-            Groups.All(g => g.HasEnough) && Disks.Count > 0
-                ? PoolRisk.Of(Groups, Disks.Select(DiskSpec.Of).MinBy(d => d.RebuildRate)!.Kind, AgeYears, pool.SpareReady)
+            Groups.All(g => g.HasEnough) && Missing <= Groups.Min(g => g.Survives)
+                ? PoolRisk.Of(Groups, AgeYears, pool.SpareReady, batchTimes: (settings ?? LabSettings.Default).BatchTimes, missing: Missing)
                 : null
         );
         List<FigureInput> claims = [];
@@ -29,21 +30,12 @@ public sealed class PoolBudget
         Promised = pool.AlreadyUsed;
         foreach (var sizing in guests)
         {
-            var placement = sizing.Guest.Placement;
-            if (placement?.SystemPool == pool.Name)
+            foreach (var (what, size, expected) in VolumesOf(sizing))
             {
-                Promised += sizing.SystemDisk;
-                var taken = Taken(pool, sizing.SystemDisk, sizing.AdvisedSystemDisk.Value);
+                Promised += size;
+                var taken = Taken(size, expected);
                 claimed += taken;
-                claims.Add(new FigureInput($"{sizing.Guest.Name}, system disk", taken));
-            }
-
-            if (placement?.BulkPool == pool.Name)
-            {
-                Promised += sizing.Bulk;
-                var taken = Taken(pool, sizing.Bulk, sizing.AdvisedBulk.Value);
-                claimed += taken;
-                claims.Add(new FigureInput($"{sizing.Guest.Name}, bulk data", taken));
+                claims.Add(new FigureInput($"{sizing.Guest.Name}, {what}", taken));
             }
         }
 
@@ -51,9 +43,9 @@ public sealed class PoolBudget
             $"claimed of {pool.Name} on {host.Name}",
             claimed,
             pool.Thin
-                ? "what lies in it already + Σ what guests are expected to fill of their thin volumes"
-                : "what lies in it already + Σ volumes of the guests put there",
-            () => claims.Prepend(new("in it already", pool.AlreadyUsed, Origin.Entered)).Append(new("room", Room.Usable))
+                ? "what lies in it already + Σ what guests are expected to fill of their thin volumes + their scratch space"
+                : "what lies in it already + Σ volumes and scratch space of the guests put there",
+            () => claims.Where(c => c.Value is not ByteSize { Bytes: 0 }).Prepend(new("in it already", pool.AlreadyUsed, Origin.Entered))
         );
     }
 
@@ -66,7 +58,16 @@ public sealed class PoolBudget
     /// <summary>Its disks that are still in the host.</summary>
     public IReadOnlyList<Disk> Disks { get; }
 
-    /// <summary>Its room.</summary>
+    /// <summary>All disks it was made of, in its order; of those that are missing the size is assumed.</summary>
+    internal IReadOnlyList<DiskSpec> Members { get; }
+
+    /// <summary>How many of its disks are not in the host.</summary>
+    public int Missing => Pool.DiskIds.Count - Disks.Count;
+
+    /// <summary>Whether more disks are missing than any of its groups can do without.</summary>
+    public bool IsLost => PoolMembers.IsLost(Groups, Missing);
+
+    /// <summary>Its room; it stays as it is while disks are missing that the pool can do without.</summary>
     public PoolRoom Room { get; }
 
     /// <summary>What lies in it and what guests claim.</summary>
@@ -76,7 +77,22 @@ public sealed class PoolBudget
     public ByteSize Promised { get; }
 
     /// <summary>A thin volume takes what is expected to be in it, a thick one all of its size.</summary>
-    private static ByteSize Taken(Pool pool, ByteSize size, ByteSize expected) => pool.Thin ? ByteSize.Min(size, expected) : size;
+    private ByteSize Taken(ByteSize size, ByteSize expected) => Pool.Thin ? ByteSize.Min(size, expected) : size;
+
+    /// <summary>What a guest keeps in this pool where it is placed. Scratch space lies beside the system disk.</summary>
+    private IEnumerable<(string What, ByteSize Size, ByteSize Expected)> VolumesOf(Sizing guest)
+    {
+        if (guest.Guest.Placement?.SystemPool == Pool.Name)
+        {
+            yield return ("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value);
+            yield return ("scratch space", guest.Scratch.Value, guest.Scratch.Value);
+        }
+
+        if (guest.Guest.Placement?.BulkPool == Pool.Name)
+        {
+            yield return ("bulk data", guest.Bulk, guest.AdvisedBulk.Value);
+        }
+    }
 
     /// <summary>The groups its disks make.</summary>
     public IReadOnlyList<DiskGroup> Groups { get; }
@@ -84,11 +100,21 @@ public sealed class PoolBudget
     /// <summary>Whether it is all of flash; no disks are none.</summary>
     public bool IsFlash => Disks.Count > 0 && Disks.All(d => d.IsFlash);
 
-    /// <summary>Its risk with the disks that are in the host, by the age of the oldest; null while too few are there.</summary>
+    /// <summary>Its risk as it is now, by the age of the oldest disk; null while it has too few disks or misses more than it surely survives.</summary>
     public PoolRisk? Risk => risk.Value;
 
     /// <summary>The age of its disks as somebody said or, when nobody did, that of the oldest by the hours it has run; 0 while none are known.</summary>
     public double AgeYears => Pool.AgeYears ?? (Disks.Select(d => d.HoursRun ?? 0).DefaultIfEmpty(0).Max() / Duration.HoursPerYear);
+
+    /// <summary>Whether its disks are past five years: as somebody said, or by the hours one of them has run.</summary>
+    public bool IsOld => Pool.AgeYears is { } said ? said > ParityAdvice.OldYears : Disks.Any(d => d.HoursRun > Disk.OldHours);
+
+    /// <summary>Whether its disks are of one batch: one model, within 1,000 hours of age.</summary>
+    public bool IsOneBatch =>
+        Disks.Count > 1
+        && Disks.All(d => d.Model is not null && d.HoursRun is not null)
+        && Disks.Select(d => d.Model).Distinct().Count() == 1
+        && Disks.Max(d => d.HoursRun!.Value) - Disks.Min(d => d.HoursRun!.Value) <= FailureRates.BatchHours;
 
     /// <summary>How what guests keep in it grows.</summary>
     public PoolGrowth Growth(IEnumerable<Sizing> guests) =>
@@ -103,10 +129,8 @@ public sealed class PoolBudget
                 }),
         ]);
 
-    /// <summary>What a guest claims of this pool where it is placed: its system disk, its bulk data, both or neither.</summary>
-    public ByteSize ClaimOf(Sizing guest) =>
-        (guest.Guest.Placement?.SystemPool == Pool.Name ? Taken(Pool, guest.SystemDisk, guest.AdvisedSystemDisk.Value) : ByteSize.Zero)
-        + (guest.Guest.Placement?.BulkPool == Pool.Name ? Taken(Pool, guest.Bulk, guest.AdvisedBulk.Value) : ByteSize.Zero);
+    /// <summary>What a guest claims of this pool where it is placed: its system disk with scratch space, its bulk data, both or neither.</summary>
+    public ByteSize ClaimOf(Sizing guest) => VolumesOf(guest).Aggregate(ByteSize.Zero, (sum, v) => sum + Taken(v.Size, v.Expected));
 
     /// <summary>What is left; negative when too much is claimed.</summary>
     public ByteSize Spare => Room.Usable - Claimed.Value;

@@ -20,24 +20,25 @@ public sealed record PoolNext(int Count, ByteSize Size, PoolRoom Room)
             return null;
         }
 
-        var size = pool.Disks.Max(d => d.Size);
+        var disk = DiskSpec.Of(pool.Disks.MaxBy(d => d.Size)!);
+        var twice = disk with { Size = 2L * disk.Size };
         var layout = pool.Pool.Layout;
         var groups = pool.Groups;
         var width = groups[0].Disks.Count;
         IReadOnlyList<DiskGroup> Wider(int more) =>
-            [new DiskGroup(layout, [.. groups[0].Disks, .. Enumerable.Repeat(size, more)]), .. groups.Skip(1)];
+            [new DiskGroup(layout, [.. groups[0].Disks, .. Enumerable.Repeat(disk, more)]), .. groups.Skip(1)];
         var (count, larger) = layout switch
         {
             // These do not grow by disks: the same number of twice the size takes their place.
-            PoolLayout.Single or PoolLayout.Mirror => (width, [new DiskGroup(layout, [.. Enumerable.Repeat(2L * size, width)])]),
+            PoolLayout.Single or PoolLayout.Mirror => (width, [new DiskGroup(layout, [.. Enumerable.Repeat(twice, width)])]),
             PoolLayout.Stripe or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => (1, Wider(1)),
             PoolLayout.StripedMirrors => (2, Wider(2)),
             PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => (
                 width,
-                (IReadOnlyList<DiskGroup>)[.. groups, new DiskGroup(layout, [.. Enumerable.Repeat(size, width)])]
+                (IReadOnlyList<DiskGroup>)[.. groups, new DiskGroup(layout, [.. Enumerable.Repeat(disk, width)])]
             ),
         };
-        var bought = layout is PoolLayout.Single or PoolLayout.Mirror ? 2L * size : size;
-        return new PoolNext(count, bought, PoolRoom.Of(larger, pool.Pool.Family));
+        var bought = layout is PoolLayout.Single or PoolLayout.Mirror ? twice : disk;
+        return new PoolNext(count, bought.Size, PoolRoom.Of(larger, pool.Pool.Family) with { Compression = pool.Room.Compression });
     }
 }

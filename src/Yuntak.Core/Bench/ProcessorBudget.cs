@@ -17,7 +17,7 @@ public sealed class ProcessorBudget
     public static readonly Share OverShare = new(1.2);
 
     /// <summary>Virtual processors for each hardware thread past which it hurts; common practice.</summary>
-    public const double TightVcpuPerThread = 4;
+    public static readonly Share TightVcpuPerThread = new(4);
 
     private readonly double[] wanted = new double[DayShape.Hours];
 
@@ -40,20 +40,18 @@ public sealed class ProcessorBudget
             PeakHour = wanted[hour] > wanted[PeakHour] + 1e-9 ? hour : PeakHour;
         }
 
-        VcpuPerThread = host.Processor.Threads > 0 ? Vcpu / (double)host.Processor.Threads : 0;
+        VcpuPerThread = new(host.Processor.Threads > 0 ? Vcpu / (double)host.Processor.Threads : 0);
         Peak = Figure.Of(
             $"cores wanted on {host.Name} at {Numbers.Hour(PeakHour)}",
             new Cores(wanted[PeakHour]),
-            "Σ idle + (busy − idle) × weight of the hour",
+            "Σ idle + (busy − idle) × weight of the hour, each guest at most its virtual processors",
             () =>
-                guests
-                    .Select(g => new FigureInput(
-                        g.Guest.Name,
-                        new Cores(g.CoresAt(PeakHour)),
-                        Origin.Assumed,
-                        $"idle {g.IdleCores}, busy {g.BusyCores}; the shape of the day is assumed"
-                    ))
-                    .Append(new("effective cores", Effective.Value)),
+                guests.Select(g => new FigureInput(
+                    g.Guest.Name,
+                    new Cores(g.CoresAt(PeakHour)),
+                    Origin.Assumed,
+                    $"idle {g.IdleCores}, busy {g.BusyCores}{(g.CoresAt(PeakHour) >= g.Vcpu ? $", at most its {Numbers.Count(g.Vcpu, "processor")}" : "")}; the shape of the day is assumed"
+                )),
             Source.CommonPractice
         );
     }
@@ -74,7 +72,7 @@ public sealed class ProcessorBudget
     public int Vcpu { get; }
 
     /// <summary>Virtual processors for each hardware thread.</summary>
-    public double VcpuPerThread { get; }
+    public Share VcpuPerThread { get; }
 
     /// <summary>The share of the effective cores wanted in the peak hour.</summary>
     public Share Share => new(Effective.Value.Value > 0 ? Peak.Value.Value / Effective.Value.Value : 0);

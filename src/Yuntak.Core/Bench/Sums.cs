@@ -16,7 +16,7 @@ public class Sums
         Lab = lab;
         var book = lab.Book;
         var inner = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
-        Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id]))];
+        Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id], lab.HostOf(g)))];
         sizings = Guests.ToDictionary(s => s.Guest.Id);
         var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
         Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]]))];

@@ -25,7 +25,7 @@ internal static class VolumePlacement
     {
         var before = sizing.Guest.Placement;
         var pools = host.Pools.Select(p => new PoolBudget(host, p, others)).ToList();
-        var system = Best(pools, sizing.SystemDisk, preferFlash: true, before?.SystemPool);
+        var system = Best(pools, sizing.SystemDisk + sizing.Scratch.Value, preferFlash: true, before?.SystemPool);
         if (sizing.Bulk == ByteSize.Zero)
         {
             return new Placement(host.Id, system?.Pool.Name);

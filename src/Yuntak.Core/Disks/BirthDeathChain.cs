@@ -14,20 +14,22 @@ internal static class BirthDeathChain
     /// <param name="survives">p, less than n.</param>
     /// <param name="failureRate">λ of one disk, an hour.</param>
     /// <param name="repairRate">μ, an hour.</param>
+    /// <param name="batch">How many times as likely the others fail once one has, as disks of one batch may; 1 for independent disks.</param>
+    /// <param name="failed">How many have failed already, at most p.</param>
     /// <returns>Hours.</returns>
-    public static double MeanHoursToLoss(int disks, int survives, double failureRate, double repairRate)
+    public static double MeanHoursToLoss(int disks, int survives, double failureRate, double repairRate, double batch = 1, int failed = 0)
     {
         var states = survives + 1;
         var system = DenseMatrix.Create(states, states, 0);
-        for (var failed = 0; failed < states; failed++)
+        for (var state = 0; state < states; state++)
         {
-            system[failed, failed] = (disks - failed) * failureRate;
-            if (failed > 0)
+            system[state, state] = (disks - state) * failureRate * (state > 0 ? batch : 1);
+            if (state > 0)
             {
-                system[failed, failed - 1] = -repairRate;
+                system[state, state - 1] = -repairRate;
             }
         }
 
-        return system.Solve(DenseVector.Create(states, 1)).Sum();
+        return system.Solve(DenseVector.Create(states, 1)).Skip(failed).Sum();
     }
 }

@@ -12,6 +12,9 @@ public sealed record DiskSpec(ByteSize Size, DiskKind Kind = DiskKind.Spinning)
     /// <summary>A disk of a host.</summary>
     public static DiskSpec Of(Disk disk) => new(disk.Size, disk.Kind);
 
+    /// <summary>Whether it is flash with its own port.</summary>
+    public bool IsFlash => Kind is DiskKind.SataFlash or DiskKind.NvmeFlash;
+
     /// <summary>What it reads or writes in a row, in bytes a second; common practice.</summary>
     public double SequentialRate => RebuildRate / RebuildShare;
 
@@ -26,13 +29,16 @@ public sealed record DiskSpec(ByteSize Size, DiskKind Kind = DiskKind.Spinning)
         };
 
     /// <summary>Hours to rebuild it.</summary>
-    public double RebuildHours => Size.Bytes / RebuildRate / 3600;
+    public double RebuildHours => Size.Bytes / RebuildRate / SecondsPerHour;
 
     /// <summary>Hours to read it through in a scrub or parity check: size ÷ (0.7 × what it reads in a row).</summary>
-    public double ScrubHours => Size.Bytes / (ScrubShare * SequentialRate) / 3600;
+    public double ScrubHours => Size.Bytes / (ScrubShare * SequentialRate) / SecondsPerHour;
 
     /// <summary>The share of what a disk does in a row that a rebuild gets beside ordinary work; common practice.</summary>
     public const double RebuildShare = 0.6;
+
+    /// <summary>Seconds in an hour.</summary>
+    internal const double SecondsPerHour = 3600;
 
     private const double ScrubShare = 0.7;
 }

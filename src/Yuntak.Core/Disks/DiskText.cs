@@ -13,45 +13,47 @@ public static class DiskText
 
     private const int MostGroups = 60;
 
-    /// <summary>Reads disks: count, an x, a size, perhaps a colon and a kind; several sorts with commas between.</summary>
+    /// <summary>Reads disks: count, an x, a size, perhaps a kind behind a colon or a space; several sorts with commas between.</summary>
     /// <exception cref="Refused">The text makes no disks; the message says what is wrong.</exception>
     public static IReadOnlyList<DiskSpec> Disks(string? text)
     {
         List<DiskSpec> disks = [];
         foreach (var part in (text ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
-            var (sort, kind) = Kind(part);
-            var at = sort.IndexOf('x', StringComparison.OrdinalIgnoreCase);
-            var count = 1;
-            if (
-                at >= 0
-                && !(int.TryParse(sort[..at].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out count) && count <= MostDisks)
-            )
-            {
-                throw new Refused($"«{Names.Short(part)}»: a number of disks up to {MostDisks} belongs before the x, such as 6x20TB.");
-            }
-
-            if (!ByteSize.TryParse(sort[(at + 1)..], Prefixes.Decimal, out var size))
-            {
-                throw new Refused(
-                    $"«{Names.Short(part)}»: a size such as 20TB or 960GB belongs here, not «{Names.Short(sort[(at + 1)..])}»."
-                );
-            }
-
-            if (count == 0 || size == ByteSize.Zero)
-            {
-                throw new Refused($"«{Names.Short(part)}» is no disk. Write how many and how large, such as 6x20TB.");
-            }
-
-            disks.AddRange(Enumerable.Repeat(new DiskSpec(size, kind), count));
+            var (count, size, kind) = Sort(part);
+            disks.AddRange(Enumerable.Repeat(new DiskSpec(size, kind ?? DiskKind.Spinning), count));
         }
 
         return disks.Count switch
         {
-            0 => throw new Refused("Say how many disks and how large, such as 6x20TB, or 1x6TB,1x2TB for unequal ones."),
+            0 => throw new Refused("Say how many disks and how large, such as 6x20TB, 2 x 4 TB spinning, or 1x6TB,1x2TB for unequal ones."),
             > MostDisks => throw new Refused($"{disks.Count} disks; up to {MostDisks} are reckoned with."),
             _ => disks,
         };
+    }
+
+    /// <summary>Reads disks of one sort: «6x20TB», «2 x 4 TB spinning», «1.92TB:nvme-flash». The kind is null when none was said.</summary>
+    /// <exception cref="Refused">The message quotes the part and says what belongs there.</exception>
+    public static (int Count, ByteSize Size, DiskKind? Kind) Sort(string part)
+    {
+        var (sort, kind) = Kind(part);
+        var at = sort.IndexOfAny(Times);
+        var count = 1;
+        if (at >= 0 && !(int.TryParse(sort[..at].Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out count) && count <= MostDisks))
+        {
+            throw new Refused($"«{Names.Short(part)}»: a number of disks up to {MostDisks} belongs before the x, such as 6x20TB.");
+        }
+
+        if (!ByteSize.TryParse(sort[(at + 1)..], Prefixes.Decimal, out var size))
+        {
+            throw new Refused(
+                $"«{Names.Short(part)}»: a size such as 20TB or 960GB belongs here, perhaps with one of {string.Join(", ", LabWords.Disks.Known)} behind it, not «{Names.Short(sort[(at + 1)..].Trim())}»."
+            );
+        }
+
+        return count == 0 || size == ByteSize.Zero
+            ? throw new Refused($"«{Names.Short(part)}» is no disk. Write how many and how large, such as 6x20TB.")
+            : (count, size, kind);
     }
 
     /// <summary>Reads a layout: a word, perhaps with a number of groups and a star before it.</summary>
@@ -97,15 +99,26 @@ public static class DiskText
                 )
         );
 
-    private static (string Sort, DiskKind Kind) Kind(string part)
+    private static readonly char[] Times = ['x', 'X', '×', '*'];
+
+    /// <summary>Takes the kind off the end: behind a colon it must be one, behind a space it may be.</summary>
+    private static (string Sort, DiskKind? Kind) Kind(string part)
     {
         var colon = part.IndexOf(':', StringComparison.Ordinal);
         if (colon < 0)
         {
-            return (part, DiskKind.Spinning);
+            foreach (var space in Enumerable.Range(0, part.Length).Where(n => part[n] == ' '))
+            {
+                if (LabWords.Disks.TryRead(part[(space + 1)..].Trim().ToLowerInvariant().Replace(' ', '-'), out var said))
+                {
+                    return (part[..space], said);
+                }
+            }
+
+            return (part, null);
         }
 
-        return LabWords.Disks.TryRead(part[(colon + 1)..], out var kind)
+        return LabWords.Disks.TryRead(part[(colon + 1)..].Trim().ToLowerInvariant(), out var kind)
             ? (part[..colon], kind)
             : throw new Refused($"«{Names.Short(part)}»: behind the colon stands one of {string.Join(", ", LabWords.Disks.Known)}.");
     }

@@ -11,6 +11,8 @@ public static class LayoutChooser
     private const int WidestGroup = 12;
     private const int MostCounts = 48;
     private const int MostWithParityDisks = 24;
+    private const int UnevenTried = 2;
+    private const double MostLossInBatch = 0.01;
     private static readonly Share NearlyAsMuch = new(0.8);
     private static readonly Share MuchLeftOver = new(0.1);
 
@@ -61,25 +63,43 @@ public static class LayoutChooser
         return Marked([.. found.Values.OrderBy(p => p.Disks.Count).ThenBy(p => p.Risk.LossPerYear)], offer);
     }
 
+    /// <summary>Why none is recommended; null when one is.</summary>
+    public static string? WhyNone(IReadOnlyList<LayoutCandidate> found) =>
+        found.Count > 0 && found[0].Plan.MixesFlash
+            ? "None is recommended: flash and spinning disks do better in pools of their own. Ask for each kind by itself."
+            : null;
+
     /// <summary>Why the recommended way is recommended, one plain sentence each.</summary>
     public static IEnumerable<string> Reasons(PoolPlan plan)
     {
-        var largest = plan.Disks.Max(d => d.Size);
         yield return $"It survives {Numbers.Count(plan.Risk.Survives, "failure")} and keeps {plan.Room.Usable.ToDecimalString()} of {plan.Room.Raw.ToDecimalString()}.";
-        if (plan.Disks.All(d => d.Kind is DiskKind.SataFlash or DiskKind.NvmeFlash))
+        var reasons = ParityAdvice.Reasons(plan.Disks, plan.AgeYears > ParityAdvice.OldYears).ToList();
+        if (plan.Disks.All(d => d.IsFlash))
         {
             yield return "Flash is for guest disks: mirrors write small blocks fastest.";
         }
-        else if (plan.Layout.ParityDisks() >= 2)
+        else if (plan.Risk.Survives >= 2)
         {
-            yield return largest >= ParityAdvice.LargeDisk
-                ? $"With disks of {largest.ToDecimalString()} a rebuild takes {Numbers.Short(Math.Ceiling(plan.Risk.RebuildHours))} hours; a second disk may fail in them."
-                : "From 5 disks on, two parity disks are common practice.";
+            foreach (var reason in reasons)
+            {
+                yield return reason switch
+                {
+                    ParityReason.Number => "From 5 disks on, two parity disks are common practice.",
+                    ParityReason.Size =>
+                        $"With {reason.Words(plan.Disks)} a rebuild takes {Numbers.Short(Math.Ceiling(plan.Risk.RebuildHours))} hours, and a second failure during them loses nothing.",
+                    ParityReason.Age => "Past five years disks fail more often: two parity disks are common practice.",
+                };
+            }
         }
 
-        if (plan.Layout.IsDedicated())
+        if (plan.Layout.IsDedicated() && plan.Disks.Select(d => d.Size).Distinct().Count() > 1)
         {
             yield return "The disks differ in size: each counts whole, and each can be read by itself.";
+        }
+
+        if (plan.Disks.Count > 1 && plan.Risk.LossInBatch >= Odds.RarerThanFire)
+        {
+            yield return $"If the disks are of one batch it is lost in {Odds.Exactly(plan.Risk.LossInBatch)} of years: buy them apart, or keep a spare.";
         }
 
         yield return $"It grows with {plan.Grows}.";
@@ -99,13 +119,18 @@ public static class LayoutChooser
         ];
     }
 
+    /// <summary>Arrays and copy-on-write pools answer different needs: each is held against its own kind.</summary>
     private static bool Beats(PoolPlan a, PoolPlan b) =>
-        a.Room.Usable >= b.Room.Usable
+        a.Family == b.Family
+        && a.Room.Usable >= b.Room.Usable
         && a.Risk.LossPerYear <= b.Risk.LossPerYear
         && a.Disks.Count <= b.Disks.Count
         && (a.Room.Usable > b.Room.Usable || a.Risk.LossPerYear < b.Risk.LossPerYear || a.Disks.Count < b.Disks.Count);
 
-    /// <summary>Common practice: mirrors for flash, two parity disks from 5 disks, from 8 TB or past five years, one below; dedicated parity where sizes differ much.</summary>
+    /// <summary>
+    /// Common practice: mirrors for flash, two parity disks from 5 disks, from 8 TB or past five years, one below; dedicated parity where sizes differ much. Flash and
+    /// spinning disks together get none. Where the worse end of the odds, that of one batch, is past 1 in 100 a year, a way that survives more is taken if there is one.
+    /// </summary>
     private static PoolPlan? Recommended(IReadOnlyList<PoolPlan> plans)
     {
         var safe = plans.Where(p => p.Risk.Survives > 0).ToList();
@@ -115,19 +140,23 @@ public static class LayoutChooser
         }
 
         var disks = safe[0].Disks;
-        if (disks.All(d => d.Kind is DiskKind.SataFlash or DiskKind.NvmeFlash))
+        if (safe[0].MixesFlash)
+        {
+            return null;
+        }
+
+        if (disks.All(d => d.IsFlash))
         {
             return safe.Where(p => p.Layout is PoolLayout.Mirror or PoolLayout.StripedMirrors).MaxBy(p => p.Room.Usable) ?? safe[0];
         }
 
-        var wanted = ParityAdvice.Wanted(disks.Count, disks.Max(d => d.Size), safe[0].AgeYears);
+        var wanted = ParityAdvice.Wanted(disks, safe[0].AgeYears);
         var spread = disks.Distinct().Count() > 1 ? safe : safe.FindAll(p => !p.Layout.IsDedicated());
-        var careful = spread.FindAll(p => p.Risk.Survives >= wanted);
-        if (careful.Count == 0)
-        {
-            careful = spread;
-        }
-
+        var careful = FirstNotEmpty(
+            spread.FindAll(p => p.Risk.Survives >= wanted && p.Risk.LossInBatch <= MostLossInBatch),
+            spread.FindAll(p => p.Risk.Survives >= wanted),
+            spread
+        );
         var most = careful.MaxBy(p => p.Room.Usable)!;
         // A copy-on-write pool notices when a disk lies: it is taken where it keeps nearly as much.
         return careful
@@ -137,40 +166,58 @@ public static class LayoutChooser
             ?? most;
     }
 
+    private static List<PoolPlan> FirstNotEmpty(params List<PoolPlan>[] lists) => lists.First(l => l.Count > 0 || l == lists[^1]);
+
     private static IEnumerable<(IReadOnlyList<DiskGroup> Groups, PoolFamily Family)> Ways(IReadOnlyList<DiskSpec> disks)
     {
-        ByteSize[] sizes = [.. disks.Select(d => d.Size).OrderDescending()];
+        DiskSpec[] sorted = [.. disks.OrderByDescending(d => d.Size)];
+        var layouts = Enum.GetValues<PoolLayout>();
+        List<IReadOnlyList<DiskGroup>> inGroups = [.. layouts.Where(l => l.StripedParity() > 0).SelectMany(l => InGroups(l, sorted))];
         foreach (var family in Enum.GetValues<PoolFamily>())
         {
-            foreach (var layout in Enum.GetValues<PoolLayout>().Where(l => !l.IsDedicated() && Sensible(l, sizes.Length)))
+            foreach (var layout in layouts.Where(l => !l.IsDedicated() && Sensible(l, sorted.Length)))
             {
-                yield return ([new DiskGroup(layout, [.. sizes])], family);
+                yield return ([new DiskGroup(layout, [.. sorted])], family);
             }
 
-            foreach (var layout in new[] { PoolLayout.Parity1, PoolLayout.Parity2, PoolLayout.Parity3 })
+            foreach (var groups in inGroups)
             {
-                for (var groups = 2; groups * (layout.FewestDisks() + 1) <= sizes.Length; groups++)
-                {
-                    if (sizes.Length % groups == 0 && sizes.Length / groups <= WidestGroup)
-                    {
-                        yield return (DiskGroup.Split(layout, sizes, groups), family);
-                    }
-                }
-
-                if (BySize(layout, sizes) is { } mixed)
-                {
-                    yield return (mixed, family);
-                }
+                yield return (groups, family);
             }
         }
 
         foreach (
-            var layout in new[] { PoolLayout.Dedicated1, PoolLayout.Dedicated2 }.Where(l =>
-                sizes.Length > l.FewestDisks() && sizes.Length <= MostWithParityDisks
-            )
+            var layout in layouts.Where(l => l.IsDedicated() && sorted.Length > l.FewestDisks() && sorted.Length <= MostWithParityDisks)
         )
         {
-            yield return ([new DiskGroup(layout, [.. sizes])], PoolFamily.BlockArray);
+            yield return ([new DiskGroup(layout, [.. sorted])], PoolFamily.BlockArray);
+        }
+    }
+
+    /// <summary>The sensible ways to split disks over several groups: every number of equal groups, the two smallest numbers of uneven ones, and a group for each size.</summary>
+    private static IEnumerable<IReadOnlyList<DiskGroup>> InGroups(PoolLayout layout, DiskSpec[] disks)
+    {
+        var sizes = disks.Select(d => d.Size).Distinct().Count();
+        var least = Math.Max(2, (disks.Length + WidestGroup - 1) / WidestGroup);
+        var most = disks.Length / (layout.FewestDisks() + 1);
+        // Between very many sizes there is no use in more than a few cuts.
+        var all = sizes == 1 ? most : Math.Min(most, Math.Max(sizes, least + UnevenTried));
+        var split = new GroupSplit(layout, disks, all);
+        var uneven = 0;
+        for (var n = 2; n <= all; n++)
+        {
+            var groups = split.Into(n);
+            var widths = groups.Select(g => g.Disks.Count).ToList();
+            var bySize = sizes > 1 && n == sizes && groups.All(g => g.Disks.Select(d => d.Size).Distinct().Count() == 1);
+            if (widths.Min() <= layout.FewestDisks() || (widths.Max() > WidestGroup && !bySize))
+            {
+                continue;
+            }
+
+            if (widths.Distinct().Count() == 1 || bySize || uneven++ < UnevenTried)
+            {
+                yield return groups;
+            }
         }
     }
 
@@ -185,14 +232,4 @@ public static class LayoutChooser
                 > layout.FewestDisks()
                 && disks <= WidestGroup + layout.ParityDisks(),
         };
-
-    /// <summary>A group for each size, where there are at least two sizes, enough disks of each, and equal groups would not come to the same.</summary>
-    private static List<DiskGroup>? BySize(PoolLayout layout, ByteSize[] sizes)
-    {
-        var classes = sizes.GroupBy(s => s).ToList();
-        var equal = classes.All(c => c.Count() == classes[0].Count());
-        return classes.Count < 2 || classes.Any(c => c.Count() <= layout.FewestDisks()) || (equal && classes[0].Count() <= WidestGroup)
-            ? null
-            : [.. classes.Select(c => new DiskGroup(layout, [.. c]))];
-    }
 }

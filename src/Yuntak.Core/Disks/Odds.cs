@@ -9,8 +9,18 @@ public static class Odds
     private const double Rare = 0.01;
     private const double Never = 1e-9;
 
+    /// <summary>The chance a year below which other things take a pool first: 1 in 10,000; common practice.</summary>
+    public const double RarerThanFire = 1e-4;
+
+    /// <summary>«3.2 %», «1 in 2,400»; below 1 in 10,000 a year «rarer than fire, theft or a slip», since then it is not the disks that matter.</summary>
+    public static string Words(double share) => share < RarerThanFire ? "rarer than fire, theft or a slip" : Exactly(share);
+
+    /// <summary>A range from the odds of independent disks to those of one batch, in words.</summary>
+    public static string Words(double independent, double inBatch) =>
+        Words(independent) == Words(inBatch) ? Words(inBatch) : $"{Words(independent)}; {Words(inBatch)} in one batch";
+
     /// <summary>«3.2 %», «1 in 240,000».</summary>
-    public static string Words(double share) =>
+    public static string Exactly(double share) =>
         share >= Rare ? Numbers.Short(Math.Round(share * 100, 1)) + Numbers.ThinSpace + "%"
         : share < Never ? "less than 1 in 1,000,000,000"
         : "1 in " + Rounded(1 / share).ToString("#,##0", CultureInfo.InvariantCulture);

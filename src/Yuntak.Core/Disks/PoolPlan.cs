@@ -28,8 +28,7 @@ public sealed class PoolPlan
         Block = block;
         AgeYears = ageYears;
         Room = PoolRoom.Of(groups, family, block);
-        var slowest = disks.MinBy(d => d.RebuildRate)!.Kind;
-        Risk = PoolRisk.Of(groups, slowest, ageYears, spareReady, condition);
+        Risk = PoolRisk.Of(groups, ageYears, spareReady, condition);
     }
 
     /// <summary>The groups it is made of.</summary>
@@ -59,7 +58,10 @@ public sealed class PoolPlan
     /// <summary>The share of what was bought that holds data, before the reserve.</summary>
     public double Efficiency => Room.AfterPadding.ShareOf(Room.Raw).Value;
 
-    /// <summary>What unequal sizes leave unused.</summary>
+    /// <summary>Whether flash and other disks are in it together.</summary>
+    public bool MixesFlash => Disks.Any(d => d.IsFlash) && Disks.Any(d => !d.IsFlash);
+
+    /// <summary>What unequal sizes, or a disk without a partner, leave unused.</summary>
     public ByteSize LeftOver => Groups.Aggregate(ByteSize.Zero, (sum, g) => sum + g.LeftOver);
 
     /// <summary>
@@ -133,8 +135,15 @@ public sealed class PoolPlan
             );
         }
 
-        ByteSize[] sizes = [.. disks.Select(d => d.Size).OrderDescending()];
-        return new PoolPlan(DiskGroup.Split(layout, sizes, groups), family, disks, block, ageYears, spareReady, condition);
+        return new PoolPlan(
+            DiskGroup.Split(layout, [.. disks.OrderByDescending(d => d.Size)], groups),
+            family,
+            disks,
+            block,
+            ageYears,
+            spareReady,
+            condition
+        );
     }
 
     /// <summary>Groups of different widths or sizes side by side.</summary>
@@ -150,34 +159,34 @@ public sealed class PoolPlan
     /// <summary>What to mind about it, one plain sentence each; common practice.</summary>
     public IEnumerable<string> Warnings()
     {
-        var parity = Layout.ParityDisks();
-        var largest = Disks.Max(d => d.Size);
         if (Risk.Survives == 0)
         {
             yield return "One failed disk loses data: only for what exists elsewhere too.";
         }
 
-        if (parity == 1 && Groups.Any(g => g.Disks.Count >= ParityAdvice.ManyDisks))
+        foreach (var (group, reasons) in ParityAdvice.Thin(Groups, AgeYears > ParityAdvice.OldYears).Take(1))
         {
-            yield return $"Single parity over {Groups.Max(g => g.Disks.Count)} disks: from 5 disks on, two are common practice.";
-        }
-
-        if (parity == 1 && largest >= ParityAdvice.LargeDisk)
-        {
-            yield return $"Single parity with disks of {largest.ToDecimalString()}: from 8 TB on, two are common practice, since a rebuild takes {Numbers.Short(Math.Ceiling(Risk.RebuildHours))} hours.";
-        }
-
-        if (parity == 1 && AgeYears > ParityAdvice.OldYears)
-        {
-            yield return $"Single parity with disks of {Numbers.Short(AgeYears)} years: past five years, two are common practice.";
+            foreach (var reason in reasons)
+            {
+                yield return reason switch
+                {
+                    ParityReason.Number => $"Single parity over {group.Disks.Count} disks: from 5 disks on, two are common practice.",
+                    ParityReason.Size =>
+                        $"Single parity with {reason.Words(group.Disks)}: from 8 TB on, two are common practice, since a rebuild takes {Numbers.Short(Math.Ceiling(group.RebuildHours))} hours.",
+                    ParityReason.Age =>
+                        $"Single parity with disks of {Numbers.Short(AgeYears)} years: past five years, two are common practice.",
+                };
+            }
         }
 
         if (LeftOver > ByteSize.Zero)
         {
-            yield return $"Disks of different sizes: {LeftOver.ToDecimalString()} of them cannot be used this way.";
+            yield return Disks.Select(d => d.Size).Distinct().Count() > 1
+                ? $"Disks of different sizes: {LeftOver.ToDecimalString()} of them cannot be used this way."
+                : $"An odd number of disks: one has no partner, and its {LeftOver.ToDecimalString()} cannot be used this way.";
         }
 
-        if (Disks.Select(d => d.Kind == DiskKind.Spinning).Distinct().Count() > 1)
+        if (MixesFlash)
         {
             yield return "Spinning disks and flash in one pool: it is as slow as its slowest disk.";
         }
@@ -185,16 +194,17 @@ public sealed class PoolPlan
         if (Family == PoolFamily.CopyOnWrite && Layout.StripedParity() > 0)
         {
             var widest = Groups.MaxBy(g => g.Disks.Count)!.Disks.Count;
-            var small = PoolRoom.Efficiency(widest, parity, Math.Min(Block, GuestBlock));
-            if (small <= ThinShare || Block < GuestBlock)
+            var small = new ByteSize(Math.Min(Block, GuestBlock));
+            var kept = PoolRoom.Efficiency(widest, Layout.ParityDisks(), (int)small.Bytes);
+            if (kept <= ThinShare || Block < GuestBlock)
             {
-                yield return $"Small blocks on parity waste room: at {Math.Min(Block, GuestBlock) / 1024} KiB {Numbers.Percent(small)} remain. Put guest disks on mirrors.";
+                yield return $"Small blocks on parity waste room: at {small.ToExactString()} {Numbers.Percent(kept)} remain. Put guest disks on mirrors.";
             }
         }
 
         if (Risk.UnreadableCeiling > 0.1)
         {
-            yield return $"By its data sheet, an unreadable sector turns up in up to {Numbers.Percent(Risk.UnreadableCeiling)} of rebuilds with nothing left to spare; real disks do better. "
+            yield return $"At one unreadable bit in 10^15, as makers state it for such disks, a sector cannot be read in up to {Numbers.Percent(Risk.UnreadableCeiling)} of rebuilds with nothing left to spare; real disks do better. "
                 + (Family == PoolFamily.CopyOnWrite ? "It costs a file." : "Some arrays stop the rebuild for it.");
         }
     }

@@ -37,7 +37,7 @@ public static class PoolProposal
         var layout =
             disks.Count == 1 ? PoolLayout.Single
             : disks.Count == 2 ? PoolLayout.Mirror
-            : ParityAdvice.Wanted(disks.Count, disks.Max(d => d.Size), (disks.Max(d => d.HoursRun) ?? 0) / Duration.HoursPerYear) < 2
+            : ParityAdvice.Wanted([.. disks.Select(DiskSpec.Of)], (disks.Max(d => d.HoursRun) ?? 0) / Duration.HoursPerYear) < 2
                 ? PoolLayout.Parity1
             // Two parities over three disks keep one disk's worth, as three copies do, and copies are quicker and simpler.
             : disks.Count == 3 ? PoolLayout.Mirror

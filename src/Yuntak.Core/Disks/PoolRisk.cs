@@ -7,11 +7,12 @@ namespace Yuntak.Core.Disks;
 
 /// <summary>How likely a pool is to lose its data to failing disks alone. It is no replacement for a backup: fire, theft and slips are not in it.</summary>
 /// <param name="Survives">Failures it survives whichever disks they are.</param>
-/// <param name="RebuildHours">Hours to rebuild its largest disk.</param>
-/// <param name="ScrubHours">Hours to read its largest disk through.</param>
-/// <param name="MeanYearsToLoss">The mean time until data is lost, in years.</param>
-/// <param name="LossPerYear">The chance of it within a year, 0 to 1.</param>
-/// <param name="UnreadableCeiling">The chance of an unreadable sector while no redundancy is left, from data sheets: a ceiling; real disks do better.</param>
+/// <param name="RebuildHours">Hours to rebuild the disk that takes longest: the largest of its group, at the pace of that group's slowest.</param>
+/// <param name="ScrubHours">Hours to read the disk through that takes longest.</param>
+/// <param name="MeanYearsToLoss">The mean time until data is lost, in years, for independent disks.</param>
+/// <param name="LossPerYear">The chance of it within a year, 0 to 1, for independent disks.</param>
+/// <param name="LossInBatch">The same for disks of one batch: once one has failed the others are likelier to.</param>
+/// <param name="UnreadableCeiling">The chance of an unreadable sector while no redundancy is left, from the usual data sheets: a ceiling; real disks do better.</param>
 /// <param name="Figure">The chance within a year with its working.</param>
 public sealed record PoolRisk(
     int Survives,
@@ -19,56 +20,74 @@ public sealed record PoolRisk(
     double ScrubHours,
     double MeanYearsToLoss,
     double LossPerYear,
+    double LossInBatch,
     double UnreadableCeiling,
-    Figure<double> Figure
+    Figure<Chance> Figure
 )
 {
-    /// <summary>Bits read for each unreadable one, from data sheets of disks for homes: 1 in 10^14; 10^15 for larger ones.</summary>
+    /// <summary>One unreadable bit in so many, as data sheets of large disks for homes have it; older and smaller ones say 10^-14.</summary>
     public const double UnreadablePerBit = 1e-15;
 
     /// <summary>The risk of a pool of groups.</summary>
     /// <param name="groups">The groups; each with enough disks.</param>
-    /// <param name="kind">The slowest kind of disk in it.</param>
     /// <param name="ageYears">The age of its disks.</param>
     /// <param name="spareReady">Whether a spare lies ready.</param>
     /// <param name="condition">How the disks were bought.</param>
+    /// <param name="batchTimes">How many times as likely disks of one batch fail once one has.</param>
+    /// <param name="missing">How many disks are missing now, at most what the pool survives; the worst group is taken to miss them.</param>
     public static PoolRisk Of(
         IReadOnlyList<DiskGroup> groups,
-        DiskKind kind,
         double ageYears = 0,
         bool spareReady = false,
-        DiskCondition condition = DiskCondition.New
+        DiskCondition condition = DiskCondition.New,
+        double batchTimes = FailureRates.UsualBatchTimes,
+        int missing = 0
     )
     {
-        var largest = new DiskSpec(groups.SelectMany(g => g.Disks).Max(), kind);
         var annual = FailureRates.Annual(ageYears) * FailureRates.Multiplier(condition);
         var failure = annual / Duration.HoursPerYear;
-        var rebuild = largest.RebuildHours;
         var wait = spareReady ? 0 : FailureRates.SpareWaitHours;
-        var repair = 1 / (rebuild + wait);
-        var hours = 1 / groups.Sum(g => LossRate(g, failure, repair));
+        double Rate(double batch) => LossRate([.. groups.SelectMany(g => g.Parts)], failure, wait, batch, missing);
+        var hours = 1 / Rate(1);
         var loss = Odds.OneMinusExp(Duration.HoursPerYear / hours);
-        var survives = groups.Min(g => g.Layout.Survives(g.Disks.Count));
+        var inBatch = Odds.OneMinusExp(Duration.HoursPerYear * Rate(batchTimes));
+        var survives = groups.Min(g => g.Survives) - missing;
+        var rebuild = groups.Max(g => g.RebuildHours);
         var read = groups.Max(g => ReadToRebuild(g).Bytes) * 8.0;
         return new PoolRisk(
             survives,
             rebuild,
-            largest.ScrubHours,
+            groups.Max(g => g.ScrubHours),
             hours / Duration.HoursPerYear,
             loss,
-            survives == 0 ? 0 : Unreadable(read, UnreadablePerBit),
+            inBatch,
+            survives == 0 && missing == 0 ? 0 : Unreadable(read, UnreadablePerBit),
             Figures.Figure.Of(
                 "chance of losing it within a year",
-                loss,
-                "1 − e^(−8,766 h ÷ mean time to loss), by a birth-death chain",
+                new Chance(loss),
+                "1 − e^(−8,766 h ÷ mean time to loss), by a birth-death chain for each group",
                 () =>
                     [
-                        new("disks that fail in a year", annual, Origin.Assumed),
-                        new("rebuild of the largest disk, hours", rebuild),
+                        new("disks that fail in a year", new Share(annual), Origin.Assumed),
+                        .. groups.Select(
+                            (g, n) =>
+                                new FigureInput(
+                                    groups.Count > 1
+                                        ? $"group {n + 1}, {Numbers.Count(g.Disks.Count, "disk")}: rebuild, hours"
+                                        : "rebuild, hours",
+                                    g.RebuildHours
+                                )
+                        ),
                         new("wait for a spare, hours", wait, Origin.Assumed),
-                        new("groups", groups.Count),
-                        new("survives, in each group", survives),
+                        new("survives, in each group", groups.Min(g => g.Survives)),
+                        .. missing > 0 ? [new FigureInput("missing now", missing, Origin.Read)] : Array.Empty<FigureInput>(),
                         new("mean time to loss, years", hours / Duration.HoursPerYear),
+                        new(
+                            "for disks of one batch",
+                            new Chance(inBatch),
+                            Origin.Assumed,
+                            $"the others {Numbers.Short(batchTimes)} times as likely once one has failed; from memory"
+                        ),
                     ],
                 new Source("failure rates and rebuild rates are common practice; chain after Patterson, Gibson and Katz, SIGMOD 1988")
             )
@@ -80,28 +99,27 @@ public sealed record PoolRisk(
     /// <param name="perBit">r, from the data sheet.</param>
     public static double Unreadable(double bits, double perBit) => Odds.OneMinusExp(-bits * LogOneMinus(perBit));
 
-    /// <summary>Data losses an hour. Pairs of striped mirrors are groups of their own.</summary>
-    private static double LossRate(DiskGroup group, double failure, double repair)
+    /// <summary>Data losses an hour: groups are lost independently, each rebuilds in its own time. Missing disks are taken to be in the group where that is worst.</summary>
+    private static double LossRate(IReadOnlyList<DiskGroup> groups, double failure, double wait, double batch, int missing)
     {
-        var (count, width, survives) =
-            group.Layout == PoolLayout.StripedMirrors
-                ? (group.Disks.Count / 2, 2, 1)
-                : (1, group.Disks.Count, group.Layout.Survives(group.Disks.Count));
-        return count / BirthDeathChain.MeanHoursToLoss(width, survives, failure, repair);
+        double Of(DiskGroup group, int failed) =>
+            1 / BirthDeathChain.MeanHoursToLoss(group.Disks.Count, group.Survives, failure, 1 / (group.RebuildHours + wait), batch, failed);
+        var sum = groups.Sum(g => Of(g, 0));
+        return missing == 0 ? sum : groups.Where(g => g.Survives >= missing).Max(g => sum - Of(g, 0) + Of(g, missing));
     }
 
     /// <summary>What is read from the other disks while none may fail any more.</summary>
     private static ByteSize ReadToRebuild(DiskGroup group) =>
         group.Layout switch
         {
-            PoolLayout.Mirror or PoolLayout.StripedMirrors => group.Disks.Max(),
+            PoolLayout.Mirror or PoolLayout.StripedMirrors => group.Largest,
             PoolLayout.Single
             or PoolLayout.Stripe
             or PoolLayout.Parity1
             or PoolLayout.Parity2
             or PoolLayout.Parity3
             or PoolLayout.Dedicated1
-            or PoolLayout.Dedicated2 => (group.Disks.Count - group.Layout.ParityDisks()) * group.Disks.Max(),
+            or PoolLayout.Dedicated2 => (group.Disks.Count - group.Layout.ParityDisks()) * group.Largest,
         };
 
     /// <summary>ln(1 − x) for x far below what 1 − x can hold.</summary>

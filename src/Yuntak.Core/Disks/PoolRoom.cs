@@ -10,10 +10,16 @@ namespace Yuntak.Core.Disks;
 /// <param name="Raw">All disks added up.</param>
 /// <param name="AfterParity">Without mirrors' copies and parity.</param>
 /// <param name="AfterPadding">Without the padding of a copy-on-write parity pool.</param>
-/// <param name="Usable">Without the reserve of a copy-on-write pool.</param>
-/// <param name="Comfort">The line past which writes slow down; 80 % (common practice).</param>
-public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize AfterPadding, ByteSize Usable, ByteSize Comfort)
+/// <param name="AfterReserve">Without the reserve of a copy-on-write pool.</param>
+/// <param name="Compression">How many bytes of data a stored byte holds; 1 for none.</param>
+public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize AfterPadding, ByteSize AfterReserve, double Compression = 1)
 {
+    /// <summary>What there is room for: what the reserve leaves, times what compression makes of it.</summary>
+    public ByteSize Usable => AfterReserve * Compression;
+
+    /// <summary>The line past which writes slow down; 80 % (common practice).</summary>
+    public ByteSize Comfort => Usable * ComfortShare;
+
     /// <summary>The share of the room past which a pool is no longer comfortable; common practice.</summary>
     public static readonly Share ComfortShare = new(0.8);
 
@@ -26,23 +32,27 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
     private static readonly ByteSize MostReserve = ByteSize.FromGiB(128);
     private static readonly ByteSize LeastReserve = ByteSize.FromMiB(128);
 
-    /// <summary>The room of a pool made of these disks.</summary>
+    /// <summary>The room of a pool made of spinning disks of these sizes.</summary>
     /// <param name="layout">How the disks of a group share the data.</param>
     /// <param name="family">Block array or copy-on-write.</param>
     /// <param name="disks">Sizes; with dedicated parity the parity disks first.</param>
     /// <param name="groups">How many groups the disks are split into.</param>
     public static PoolRoom Of(PoolLayout layout, PoolFamily family, IReadOnlyList<ByteSize> disks, int groups = 1) =>
-        Of(DiskGroup.Split(layout, disks, groups), family);
+        Of(DiskGroup.Split(layout, [.. disks.Select(d => new DiskSpec(d))], groups), family);
 
-    /// <summary>The room of a pool with these disks. Blocks are padded to the largest physical sector among them, 4,096 bytes where nobody read it.</summary>
+    /// <summary>The room of a pool in its host, with what compression makes of it. Blocks are padded to the largest physical sector among its disks, 4,096 bytes where nobody read it.</summary>
     /// <param name="pool">The pool.</param>
-    /// <param name="disks">Those of its disks that are there, in the pool's order.</param>
-    public static PoolRoom Of(Pool pool, IReadOnlyList<Disk> disks) =>
-        Of(
-            DiskGroup.Split(pool.Layout, [.. disks.Select(d => d.Size)], pool.Groups),
-            pool.Family,
-            sector: disks.Select(d => d.Sector ?? Sector).DefaultIfEmpty(Sector).Max()
-        );
+    /// <param name="disks">Those of its disks that are there, in the pool's order. A disk that is missing is counted: the room stays as long as the pool stands.</param>
+    public static PoolRoom Of(Pool pool, IReadOnlyList<Disk> disks)
+    {
+        var groups = DiskGroup.Split(pool.Layout, PoolMembers.Of(pool, disks), pool.Groups);
+        return PoolMembers.IsLost(groups, pool.DiskIds.Count - disks.Count)
+            ? new PoolRoom(Sum(groups, g => g.Raw), default, default, default)
+            : Of(groups, pool.Family, sector: disks.Select(d => d.Sector ?? Sector).DefaultIfEmpty(Sector).Max()) with
+            {
+                Compression = pool.Family == PoolFamily.CopyOnWrite ? pool.Compression : 1,
+            };
+    }
 
     /// <summary>The room of a pool of one or more groups.</summary>
     /// <param name="groups">The groups.</param>
@@ -54,19 +64,18 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
         var raw = Sum(groups, g => g.Raw);
         if (groups.Any(g => !g.HasEnough))
         {
-            return new PoolRoom(raw, default, default, default, default);
+            return new PoolRoom(raw, default, default, default);
         }
 
         var afterParity = Sum(groups, g => g.AfterParity);
         if (family == PoolFamily.BlockArray)
         {
-            return new PoolRoom(raw, afterParity, afterParity, afterParity, afterParity * ComfortShare);
+            return new PoolRoom(raw, afterParity, afterParity, afterParity);
         }
 
         var afterPadding = ByteSize.Min(afterParity, Sum(groups, g => g.AfterPadding(block, sector)));
         var usable = afterPadding - ByteSize.Max(LeastReserve, ByteSize.Min(MostReserve, afterPadding / 32));
-        usable = ByteSize.Max(usable, ByteSize.Zero);
-        return new PoolRoom(raw, afterParity, afterPadding, usable, usable * ComfortShare);
+        return new PoolRoom(raw, afterParity, afterPadding, ByteSize.Max(usable, ByteSize.Zero));
     }
 
     private static ByteSize Sum(IReadOnlyList<DiskGroup> groups, Func<DiskGroup, ByteSize> of) =>
@@ -93,14 +102,18 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
         Figure.Of(
             $"room in {pool.Name}",
             Usable,
-            pool.Family == PoolFamily.BlockArray ? "raw − copies and parity" : "raw − copies and parity − padding − reserve",
+            pool.Family == PoolFamily.BlockArray ? "raw − copies and parity"
+                : Compression > 1 ? "(raw − copies and parity − padding − reserve) × compression"
+                : "raw − copies and parity − padding − reserve",
             () =>
                 [
                     new($"raw, {Numbers.Count(disks, "disk")}", Raw, Origin.Read),
                     new($"after {pool.Layout.Words()}", AfterParity),
                     new("after padding at 128 KiB blocks", AfterPadding),
-                    new("after reserve (1/32, at most 128 GiB, at least 128 MiB)", Usable),
-                    new("comfortable up to 80 %", Comfort, Origin.Assumed),
+                    new("after reserve (1/32, at most 128 GiB, at least 128 MiB)", AfterReserve),
+                    .. Compression > 1
+                        ? [new FigureInput("times what compression makes of it", $"{Numbers.Short(Compression)} ×", Origin.Entered)]
+                        : Array.Empty<FigureInput>(),
                 ],
             new Source("sector arithmetic; reserve from memory; comfort line is common practice")
         );

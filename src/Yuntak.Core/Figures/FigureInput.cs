@@ -8,5 +8,5 @@ namespace Yuntak.Core.Figures;
 public sealed record FigureInput(string Label, object Value, Origin Origin = Origin.Computed, string? Note = null)
 {
     /// <summary>The value as people read it.</summary>
-    public string ValueText => Value as string ?? Value.ToString() ?? "";
+    public string ValueText => FigureText.Of(Value);
 }

@@ -23,7 +23,7 @@ public sealed class Figure<T> : IFigure
     public T Value { get; }
 
     /// <inheritdoc/>
-    public string ValueText => Value.ToString() ?? "";
+    public string ValueText => FigureText.Of(Value);
 
     /// <inheritdoc/>
     public string Formula { get; }

@@ -11,6 +11,9 @@ namespace Yuntak.Core.Findings;
 /// <param name="Source">What stands behind it.</param>
 public sealed record RuleInfo(string Id, Severity Severity, Station Station, string Says, string Because, Source Source)
 {
+    /// <summary>Its limits in figures; empty for a rule that is a matter of yes or no.</summary>
+    public IReadOnlyList<RuleLimit> Limits { get; init; } = [];
+
     /// <summary>A finding of this rule.</summary>
     /// <param name="subject">What it is about.</param>
     /// <param name="title">One plain sentence.</param>

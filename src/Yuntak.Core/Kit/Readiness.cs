@@ -11,6 +11,9 @@ internal static class Readiness
     /// <summary>The line about the firmware's age.</summary>
     public const string FirmwareDate = "firmware-date";
 
+    /// <summary>The line about network ports; ticked it says that a router has a second leg.</summary>
+    public const string NetworkPorts = "network-ports";
+
     /// <summary>The lines, in the order in which they are gone through.</summary>
     public static readonly IReadOnlyList<ReadinessItem> Items =
     [
@@ -89,10 +92,10 @@ internal static class Readiness
             h => h.Disks.Max(d => d.HoursRun) is { } hours ? $"the oldest has run for {hours:#,##0} hours" : null
         ),
         new(
-            "network-ports",
+            NetworkPorts,
             "Has it network ports enough?",
-            "At the back. A router needs two: one for the internet, one for the house.",
-            "On one port both are the same wire.",
+            "At the back. A router needs two legs: a port for the internet and one for the house, one port with tagged networks, or a private bridge for trying things. Tick the line if it has one of these that was not read.",
+            "With one leg the internet and the house are the same wire.",
             ["kit.router-one-port"],
             h => h.NetworkPorts is { } ports ? $"{ports}" : null
         ),

@@ -22,6 +22,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="MadeFor">The processor family its image or install medium is made for, as the kernel names it; null until somebody says.</param>
 /// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
 /// <param name="Growth">How its bulk data grows; null until somebody says.</param>
+/// <param name="Ports">TCP ports its service answers on, as somebody said; empty while nobody has, and then only those a published standard names are known.</param>
 public sealed record Guest(
     GuestId Id,
     string Name,
@@ -39,5 +40,6 @@ public sealed record Guest(
     bool Privileged = false,
     string? MadeFor = null,
     int? HealthCheckMinutes = null,
-    Growth? Growth = null
+    Growth? Growth = null,
+    ValueList<int> Ports = default
 );

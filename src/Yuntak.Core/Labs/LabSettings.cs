@@ -7,7 +7,14 @@ namespace Yuntak.Core.Labs;
 /// <param name="HostBase">Memory the host keeps for itself.</param>
 /// <param name="ReadCacheRule">Which school sizes the read cache.</param>
 /// <param name="ReadCacheCap">The cap, where the cap is the school.</param>
-public sealed record LabSettings(double SecondThreadGain, ByteSize HostBase, ReadCacheRule ReadCacheRule, ByteSize ReadCacheCap)
+/// <param name="BatchTimes">How many times as likely disks of one batch fail once the first of them has; the default is from memory.</param>
+public sealed record LabSettings(
+    double SecondThreadGain,
+    ByteSize HostBase,
+    ReadCacheRule ReadCacheRule,
+    ByteSize ReadCacheCap,
+    double BatchTimes = 10
+)
 {
     /// <summary>The household defaults.</summary>
     public static readonly LabSettings Default = new(0.25, ByteSize.FromGiB(1.5), ReadCacheRule.Cap, ByteSize.FromGiB(4));

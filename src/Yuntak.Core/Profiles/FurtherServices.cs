@@ -11,6 +11,7 @@ internal static class FurtherServices
     private const double GBPerMB = 1e-3;
     private const double BitsPerByte = 8;
     private const double MinutesPerDay = 1440;
+    private const double GiBPerToken = 1.0 / 8_000;
 
     private static readonly ValueList<GuestKind> Small = [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine];
 
@@ -203,7 +204,8 @@ internal static class FurtherServices
             [GuestKind.Machine, GuestKind.SystemContainer],
             "It brings its own system, and a graphics chip when it is handed one: a machine.",
             Needs: ["a graphics chip, for moving pictures"],
-            StartOrder: 80
+            StartOrder: 80,
+            LeastProcessors: HouseholdServices.TwoAsMachine
         ),
         new(
             "language-model",
@@ -214,12 +216,20 @@ internal static class FurtherServices
                 new("parameters", "Parameters", "billion", "{0} parameters", 8, 0.1, 1_000, 0.1),
                 new("bits", "Bits for each", "bits", "{0} each", 4, 1, 32),
                 new("cores", "Cores while it answers", "", "{0} cores while it answers", 4, 2, 256),
+                new("context", "Context it keeps in mind, tokens", "", "{0} tokens of context", 8_000, 0, 10_000_000, 1_000),
                 new("models", "Models kept", "", "{0} kept", 1, 1, 100),
                 new("main-memory", "Kept in main memory, not on a graphics card", "", "in main memory", 1, 0, 1, YesNo: true),
             ],
             [new("at rest", 0.05)],
-            [new("while it answers", 1, ["cores"])],
-            [new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits", "main-memory"]), new("to work in", 2)],
+            [
+                new("while it answers", 1, ["cores", "main-memory"]),
+                new("while it answers, beside a graphics card", 1, Unless: ["main-memory"]),
+            ],
+            [
+                new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits", "main-memory"]),
+                new("context (1 GiB for 8,000 tokens)", GiBPerToken, ["context", "main-memory"]),
+                new("to work in", 2),
+            ],
             [new("system", 16)],
             [new("models on disk: parameters × bits ÷ 8", 1 / BitsPerByte, ["parameters", "bits", "models"], Trade: false)],
             DayShape.Evening,
@@ -227,7 +237,11 @@ internal static class FurtherServices
             "A machine when a graphics card is handed over whole: its memory counts instead, when the model fits there.",
             Needs: ["a graphics card with memory enough, to spare the cores"],
             StartOrder: 80,
-            GraphicsMemory: [new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits"])]
+            GraphicsMemory:
+            [
+                new("parameters × bits ÷ 8 × 1.2", 1.2 * GiBPerGB / BitsPerByte, ["parameters", "bits"]),
+                new("context (1 GiB for 8,000 tokens)", GiBPerToken, ["context"]),
+            ]
         ),
         new(
             ProfileBook.AppEngine,
@@ -237,11 +251,8 @@ internal static class FurtherServices
             [],
             [new("at rest", 0.02)],
             [new("at rest", 0.02)],
-            [
-                new("small system with its own kernel", 0.5, Only: [GuestKind.Machine]),
-                new("small system", 0.125, Only: [GuestKind.SystemContainer]),
-            ],
-            [new("system and images", 8)],
+            [new("small system", 0.125, Only: [GuestKind.SystemContainer])],
+            [new("images", 8)],
             [],
             DayShape.Flat,
             [GuestKind.Machine, GuestKind.SystemContainer],

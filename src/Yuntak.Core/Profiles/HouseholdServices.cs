@@ -9,6 +9,14 @@ internal static class HouseholdServices
     private const double GBPerTB = 1000;
     private const double SecondsPerDay = 86_400;
 
+    private const double MiBPerGiB = 1024;
+
+    /// <summary>Devices a hub looks after without wanting more for them; from memory.</summary>
+    private const double HubDevices = 50;
+
+    /// <summary>Two processors as a machine, so that what hangs does not hang all of it; common practice.</summary>
+    internal static readonly ValueList<Term> TwoAsMachine = [new("as a machine", 2, Only: [GuestKind.Machine])];
+
     private static readonly double Hd = Video.MegapixelsPerSecond(1920, 1080, 30);
     private static readonly double Uhd = Video.MegapixelsPerSecond(3840, 2160, 30);
     private static readonly double SmallHd = Video.MegapixelsPerSecond(1280, 720, 30);
@@ -21,12 +29,18 @@ internal static class HouseholdServices
             "automation hub",
             "Lights, heating, sensors and the rules between them.",
             Family.House,
-            [new("history-months", "Months of history to keep", "months", "{0} of history", 12, 0, 120)],
+            [
+                new("devices", "Devices", "", "{0} devices", 30, 0, 10_000),
+                new("add-ons", "Add-ons beside the hub", "", "{0} add-ons", 0, 0, 200),
+                new("history-months", "Months of history to keep", "months", "{0} of history", 12, 0, 120),
+            ],
             [new("at rest", 0.03)],
-            [new("rules and add-ons running", 0.5)],
+            [new("rules running", 0.5), new("device", 0.01, ["devices"], Past: HubDevices)],
             [
                 new("hub with its own system", 2, Only: [GuestKind.Machine]),
                 new("hub alone", 0.25, Only: [GuestKind.SystemContainer, GuestKind.AppStack]),
+                new("device", 4 / MiBPerGiB, ["devices"], Past: HubDevices),
+                new("add-on", 64 / MiBPerGiB, ["add-ons"]),
             ],
             [
                 new("system and add-ons", 32, Only: [GuestKind.Machine]),
@@ -36,9 +50,9 @@ internal static class HouseholdServices
             DayShape.Household,
             [GuestKind.Machine, GuestKind.AppStack],
             "A machine brings the hub's own system with its add-ons and takes a radio stick cleanly; an app stack is lighter when you need the hub alone.",
-            Ports: [8080],
             StartOrder: 30,
-            FirstStartMinutes: 20
+            FirstStartMinutes: 20,
+            LeastProcessors: TwoAsMachine
         ),
         new(
             "media-library",
@@ -48,34 +62,51 @@ internal static class HouseholdServices
             [
                 new("conversions-1080p", "1080p films converted at once", "", "{0} × 1080p converted at once", 1, 0, 40),
                 new("conversions-2160p", "2160p films converted at once", "", "{0} × 2160p converted at once", 0, 0, 20),
+                new(
+                    "conversions-2160p-kept",
+                    "2160p films converted at once that stay 2160p",
+                    "",
+                    "{0} × 2160p converted and kept 2160p",
+                    0,
+                    0,
+                    20
+                ),
                 new("plays", "1080p films played as they are at once", "", "{0} played as they are", 2, 0, 100),
                 new("plays-2160p", "2160p films played as they are at once", "", "{0} × 2160p played as they are", 0, 0, 50),
                 new("library", "Library", "TB", "{0} of films", 4, 0, 500, 0.5),
                 new(ProfileBook.SoftwareEncoding, "Convert without a video encoder", "", "no video encoder", 1, 0, 1, YesNo: true),
+                new("high-range", "Films of high dynamic range", "", "high dynamic range", 0, 0, 1, YesNo: true),
             ],
             [new("at rest", 0.05)],
             [
                 new("at rest", 0.05),
-                new("1080p → 720p in software", Video.ConversionCores(Hd, SmallHd), ["conversions-1080p", "software-encoding"]),
-                new("2160p → 1080p in software", Video.ConversionCores(Uhd, Hd), ["conversions-2160p", "software-encoding"]),
+                .. Converting("1080p → 720p", "conversions-1080p", Video.ConversionCores(Hd, SmallHd)),
+                .. Converting("2160p → 1080p", "conversions-2160p", Video.ConversionCores(Uhd, Hd), Video.HighRangeCores),
+                .. Converting("2160p → 2160p", "conversions-2160p-kept", Video.ConversionCores(Uhd, Uhd), Video.HighRangeCores),
             ],
-            [new("library", 2), new("1080p conversion", 0.25, ["conversions-1080p"]), new("2160p conversion", 0.25, ["conversions-2160p"])],
+            [
+                new("library", 2),
+                new("1080p conversion", 0.25, ["conversions-1080p"]),
+                new("2160p conversion", 0.25, ["conversions-2160p"]),
+                new("2160p conversion that stays 2160p", 0.25, ["conversions-2160p-kept"]),
+            ],
             [new("system and artwork", 20)],
             [new("library", GBPerTB, ["library"], Trade: false)],
             DayShape.Evening,
             [GuestKind.SystemContainer, GuestKind.AppStack, GuestKind.Machine],
             "A system container can share the host's video encoder with others. Read-only access to the library is enough.",
             Needs: ["a video encoder, to spare the cores"],
-            Ports: [8080],
             Encode:
             [
-                new("1080p → 720p: Mpx/s to encode", SmallHd, ["conversions-1080p"], Trade: false),
-                new("2160p → 1080p: Mpx/s to encode", Hd, ["conversions-2160p"], Trade: false),
+                new("1080p ÷ 2 + 720p", Video.Conversion(Hd, SmallHd), ["conversions-1080p"]),
+                new("2160p ÷ 2 + 1080p", Video.Conversion(Uhd, Hd), ["conversions-2160p"]),
+                new("2160p ÷ 2 + 2160p", Video.Conversion(Uhd, Uhd), ["conversions-2160p-kept"]),
             ],
             Bandwidth:
             [
                 new("720p stream", Video.Mbps720, ["conversions-1080p"]),
                 new("1080p stream, converted", Video.Mbps1080, ["conversions-2160p"]),
+                new("2160p stream, converted", Video.Mbps2160, ["conversions-2160p-kept"]),
                 new("1080p stream", Video.Mbps1080, ["plays"]),
                 new("2160p stream", Video.Mbps2160, ["plays-2160p"]),
             ],
@@ -83,6 +114,7 @@ internal static class HouseholdServices
             [
                 new("1080p film of two hours, converted", Video.ScratchGB(Video.Mbps720), ["conversions-1080p"]),
                 new("2160p film of two hours, converted", Video.ScratchGB(Video.Mbps1080), ["conversions-2160p"]),
+                new("2160p film of two hours, kept 2160p", Video.ScratchGB(Video.Mbps2160), ["conversions-2160p-kept"]),
             ]
         ),
         new(
@@ -94,6 +126,7 @@ internal static class HouseholdServices
                 new("people", "People with an account", "", "{0} people", 4, 1, 200),
                 new("active", "People active at once", "", "{0} active at once", 2, 0, 200),
                 new("quota", "Room for each person", "GB", "{0} each", 200, 1, 20_000, 10),
+                new("recognition", "Recognise faces or text", "", "recognising faces or text", 0, 0, 1, YesNo: true),
             ],
             [new("at rest", 0.1)],
             [new("at rest", 0.1), new("person active", 0.25, ["active"])],
@@ -103,7 +136,9 @@ internal static class HouseholdServices
             DayShape.WorkingDay,
             [GuestKind.AppStack, GuestKind.Machine, GuestKind.SystemContainer],
             "Published as images and updated by tag, so an app stack suits it. A machine when the internet may reach it.",
-            Ports: [443]
+            Ports: [443],
+            LeastProcessors: [new("recognising faces or text", 2, ["recognition"])],
+            LeastMemory: [new("recognising faces or text", 4, ["recognition"])]
         ),
         new(
             "camera-recorder",
@@ -118,13 +153,15 @@ internal static class HouseholdServices
                 new("detection", "Point out people and animals", "", "pointing out who moves", 1, 0, 1, YesNo: true),
                 new("frames", "Frames looked at a second, each camera", "", "{0} frames a second", 5, 0.1, 60, 0.1),
                 new("looks", "Looks a frame", "", "{0} looks a frame", 1, 1, 20),
-                new("look-time", "Time of a look", "ms", "{0} a look", 10, 0.1, 1_000, 0.1),
+                new("look-time", "Time of a look on an accelerator", "ms", "{0} a look", 10, 0.1, 1_000, 0.1),
+                new("software-looks", "Look without an AI accelerator", "", "no AI accelerator", 0, 0, 1, YesNo: true),
                 new("software-decoding", "Decode without a video decoder", "", "no video decoder", 0, 0, 1, YesNo: true),
             ],
             [
                 new("at rest", 0.1),
                 new("camera", 0.15, ["cameras"]),
                 new("camera without a video decoder (0.5 in place of 0.15)", 0.35, ["cameras", "software-decoding"]),
+                new("looks of 80 ms on the processor", 0.08, ["cameras", "frames", "looks", "detection", "software-looks"]),
             ],
             [],
             [new("recorder", 1), new("camera", 0.5, ["cameras"]), new("pointing out", 1, ["detection"])],
@@ -141,17 +178,18 @@ internal static class HouseholdServices
             [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine],
             "Published as an image with a few named folders: an app stack. A machine when it gets an accelerator of its own.",
             Needs: ["a video decoder", "an AI accelerator, when it points things out"],
-            Ports: [8080],
             Bandwidth: [new("camera stream", 1, ["cameras", "bitrate"], Trade: false)],
             Accelerator:
             [
                 new(
-                    "cameras × frames × looks × time of a look",
+                    "looks on the accelerator",
                     0.001,
-                    ["detection", "cameras", "frames", "looks", "look-time"],
-                    Trade: false
+                    ["cameras", "frames", "looks", "look-time", "detection"],
+                    Trade: false,
+                    Unless: ["software-looks"]
                 ),
             ],
+            LeastProcessors: TwoAsMachine,
             Caution: "Cameras see people. Ask who may be recorded, where and for how long; local law decides, and neighbours' ground and public streets are usually off limits."
         ),
         new(
@@ -159,17 +197,22 @@ internal static class HouseholdServices
             "router and firewall",
             "Stands between the house and the internet.",
             Family.Network,
-            [new("line-rate", "Line to the internet", "Gbit/s", "{0} to the internet", 1, 0.01, 25, 0.01)],
+            [
+                new("line-rate", "Line to the internet", "Gbit/s", "{0} to the internet", 1, 0.01, 25, 0.01),
+                new("tunnels", "Traffic through its tunnels", "Mbit/s", "{0} through tunnels", 0, 0, 10_000),
+                new("inspection", "Look into the traffic", "", "looking into the traffic", 0, 0, 1, YesNo: true),
+            ],
             [new("at rest", 0.1)],
-            [new("each Gbit/s", 1, ["line-rate"])],
-            [new("router", 2)],
+            [new("each Gbit/s", 1, ["line-rate"]), new("tunnels (half a core for 500 Mbit/s)", 0.5 / 500, ["tunnels"])],
+            [new("router", 2), new("looking into the traffic", 4, ["inspection"])],
             [new("system and logs", 16)],
             [],
             DayShape.Evening,
             [GuestKind.Machine],
             "It faces the internet and brings its own system: a machine only. It starts first.",
-            Needs: ["two network ports"],
-            StartOrder: 1
+            Needs: ["two network ports, or one with tagged networks"],
+            StartOrder: 1,
+            LeastProcessors: TwoAsMachine
         ),
         new(
             ProfileBook.TestMachine,
@@ -186,7 +229,8 @@ internal static class HouseholdServices
             [GuestKind.Machine],
             "You will break it on purpose: a machine keeps the breakage inside. It may be off most of the time.",
             MemoryFloorGiB: 2,
-            StartOrder: 90
+            StartOrder: 90,
+            LeastProcessors: TwoAsMachine
         ),
         new(
             "name-server",
@@ -242,7 +286,8 @@ internal static class HouseholdServices
             [new("first full copy", GBPerTB, ["protected"], Trade: false)],
             DayShape.Night,
             [GuestKind.Machine, GuestKind.SystemContainer, GuestKind.AppStack],
-            "Never beside its only source. A machine can be moved to another box whole."
+            "Never beside its only source. A machine can be moved to another box whole.",
+            LeastProcessors: TwoAsMachine
         ),
         new(
             "database",
@@ -276,8 +321,18 @@ internal static class HouseholdServices
             [],
             DayShape.WorkingDay,
             [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine],
-            "Published as an image with one folder: an app stack.",
-            Ports: [8080]
+            "Published as an image with one folder: an app stack."
         ),
     ];
+
+    /// <summary>A conversion costs a little beside a hardware encoder, all of it in software, and more in software with high dynamic range.</summary>
+    private static IEnumerable<Term> Converting(string what, string load, double cores, double? highRange = null)
+    {
+        yield return new($"{what}, beside an encoder", Video.CoresBesideEncoder, [load], Unless: [ProfileBook.SoftwareEncoding]);
+        yield return new($"{what} in software", cores, [load, ProfileBook.SoftwareEncoding]);
+        if (highRange is { } most)
+        {
+            yield return new($"{what} in software, high dynamic range", most - cores, [load, ProfileBook.SoftwareEncoding, "high-range"]);
+        }
+    }
 }

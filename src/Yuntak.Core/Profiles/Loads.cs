@@ -12,12 +12,12 @@ public static class Loads
     {
         if (profile.Loads.FirstOrDefault(l => l.Id == id) is not { } spec)
         {
-            return $"A {profile.Name} is not asked about «{Names.Short(id)}». It is asked about: {string.Join(", ", profile.Loads.Select(l => l.Id))}.";
+            return $"{Names.A(profile.Name, capital: true)} is not asked about «{Names.Short(id)}». It is asked about: {string.Join(", ", profile.Loads.Select(l => l.Id))}.";
         }
 
         return value >= spec.Min && value <= spec.Max
             ? null
-            : $"{spec.Label}: {Numbers.Short(spec.Min)} to {Numbers.Short(spec.Max)}{(spec.Unit.Length > 0 ? " " + spec.Unit : "")}; {Numbers.Short(value)} was given.";
+            : $"{spec.Label}: {Numbers.Short(spec.Min)} to {Numbers.Short(spec.Max)}{(spec.Unit.Length > 0 ? " " + spec.Unit : "")}; {Numbers.Exact(value)} was given.";
     }
 
     /// <summary>Refuses a load with a problem.</summary>

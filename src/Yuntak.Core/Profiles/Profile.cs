@@ -18,19 +18,21 @@ namespace Yuntak.Core.Profiles;
 /// <param name="Shape">How the day goes.</param>
 /// <param name="MemoryFloorGiB">The least memory that makes sense, in GiB.</param>
 /// <param name="Needs">Devices it needs, in words.</param>
-/// <param name="Ports">TCP ports it publishes, for an app stack's Compose file.</param>
+/// <param name="Ports">Ports it answers on where a published standard names them; others are asked of the person.</param>
 /// <param name="StartOrder">Small numbers start first.</param>
 /// <param name="FirstStartMinutes">How long the first start may take.</param>
 /// <param name="Advised">The packaging advised, the best first.</param>
 /// <param name="Advice">Why.</param>
 /// <param name="Caution">What may hurt somebody.</param>
-/// <param name="Encode">Pixels to encode, in Mpx/s.</param>
+/// <param name="Encode">Pixels to convert, in Mpx/s: half of what is decoded and all of what is encoded.</param>
 /// <param name="Bandwidth">Streams over the network, in Mbit/s.</param>
 /// <param name="Accelerator">How busy it keeps an AI accelerator, as a share.</param>
 /// <param name="Scratch">Room for what is only needed while it works, in GB.</param>
 /// <param name="ClientMemory">Memory of a machine that starts over the network from it, in GiB.</param>
 /// <param name="Fetch">What such a machine fetches at each start, in GB.</param>
 /// <param name="GraphicsMemory">Memory of a graphics card that would hold it in place of main memory, in GiB.</param>
+/// <param name="LeastProcessors">The least virtual processors that make sense: the largest of the terms, not their sum.</param>
+/// <param name="LeastMemory">The least memory that makes sense, in GiB: the largest of the terms, and of <paramref name="MemoryFloorGiB"/>.</param>
 public sealed record Profile(
     string Id,
     string Name,
@@ -57,7 +59,9 @@ public sealed record Profile(
     ValueList<Term> Scratch = default,
     ValueList<Term> ClientMemory = default,
     ValueList<Term> Fetch = default,
-    ValueList<Term> GraphicsMemory = default
+    ValueList<Term> GraphicsMemory = default,
+    ValueList<Term> LeastProcessors = default,
+    ValueList<Term> LeastMemory = default
 )
 {
     /// <summary>Whether only a machine will do.</summary>

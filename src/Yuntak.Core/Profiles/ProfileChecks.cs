@@ -116,6 +116,14 @@ internal static class ProfileChecks
             {
                 yield return new Problem($"{sum.Word}[{n}].per", $"«{term.Label}» grows with «{load}», which is not among the loads");
             }
+
+            foreach (var load in term.Unless.Where(id => profile.Loads.All(l => l.Id != id || !l.YesNo)))
+            {
+                yield return new Problem(
+                    $"{sum.Word}[{n}].unless",
+                    $"«{term.Label}» counts unless «{load}», which is not among the questions of yes or no"
+                );
+            }
         }
     }
 }

@@ -94,6 +94,26 @@ public static class ProfileShapes
             false,
             t => !t.Trade,
             (t, v) => t with { Trade = !v }
+        ),
+        new ListOf<Term, string>(
+            "unless",
+            nameof(Profiles.Term.Unless),
+            "only while these are answered with no",
+            Id,
+            t => t.Unless,
+            (t, v) => t with { Unless = v }
+        )
+        {
+            Most = 10,
+        },
+        Of<Term>.Value(
+            "past",
+            nameof(Profiles.Term.Past),
+            "how much of the first load is free",
+            Codecs.Number(0, double.MaxValue),
+            0,
+            t => t.Past,
+            (t, v) => t with { Past = v }
         )
     );
 
@@ -207,6 +227,8 @@ public static class ProfileShapes
         Sum(9),
         Sum(10),
         Sum(11),
+        Sum(12),
+        Sum(13),
         new WordOrList<Profile>(
             "shape",
             nameof(Profiles.Profile.Shape),

@@ -27,7 +27,7 @@ public sealed record ProfileTerms(
         new("memory", nameof(Profile.Memory), "memory", "GiB", p => p.Memory, (p, t) => p with { Memory = t }),
         new("system-disk", nameof(Profile.SystemDisk), "system disk", "GiB", p => p.SystemDisk, (p, t) => p with { SystemDisk = t }),
         new("bulk", nameof(Profile.Bulk), "bulk data", "GB", p => p.Bulk, (p, t) => p with { Bulk = t }),
-        new("encode", nameof(Profile.Encode), "to encode", "Mpx/s", p => p.Encode, (p, t) => p with { Encode = t }),
+        new("encode", nameof(Profile.Encode), "to convert", "Mpx/s", p => p.Encode, (p, t) => p with { Encode = t }),
         new("bandwidth", nameof(Profile.Bandwidth), "over the network", "Mbit/s", p => p.Bandwidth, (p, t) => p with { Bandwidth = t }),
         new(
             "accelerator",
@@ -54,6 +54,22 @@ public sealed record ProfileTerms(
             "GiB",
             p => p.GraphicsMemory,
             (p, t) => p with { GraphicsMemory = t }
+        ),
+        new(
+            "least-processors",
+            nameof(Profile.LeastProcessors),
+            "at least, processors",
+            "",
+            p => p.LeastProcessors,
+            (p, t) => p with { LeastProcessors = t }
+        ),
+        new(
+            "least-memory",
+            nameof(Profile.LeastMemory),
+            "at least, memory",
+            "GiB",
+            p => p.LeastMemory,
+            (p, t) => p with { LeastMemory = t }
         ),
     ];
 }

@@ -15,10 +15,21 @@ public static class Video
     /// <summary>Pixels a second of a moving picture, in millions.</summary>
     public static double MegapixelsPerSecond(int width, int height, double framesPerSecond) => width * height * framesPerSecond / 1e6;
 
+    /// <summary>Cores a conversion keeps busy even where a hardware encoder does the work; common practice.</summary>
+    public const double CoresBesideEncoder = 0.3;
+
+    /// <summary>Cores that one conversion of 2160p with high dynamic range keeps busy in software; common practice.</summary>
+    public const double HighRangeCores = 10;
+
+    /// <summary>What one conversion asks of an encoder, in Mpx/s: decode of the source at half weight, encode of the target.</summary>
+    /// <param name="source">Source in Mpx/s.</param>
+    /// <param name="target">Target in Mpx/s.</param>
+    public static double Conversion(double source, double target) => (source * DecodeWeight) + target;
+
     /// <summary>Cores that one running conversion keeps busy: decode of the source at half weight, encode of the target.</summary>
     /// <param name="source">Source in Mpx/s.</param>
     /// <param name="target">Target in Mpx/s.</param>
-    public static double ConversionCores(double source, double target) => ((source * DecodeWeight) + target) / EncodeMegapixelsPerCore;
+    public static double ConversionCores(double source, double target) => Conversion(source, target) / EncodeMegapixelsPerCore;
 
     /// <summary>Usual bitrates in Mbit/s; common practice.</summary>
     public const double Mbps720 = 4;

@@ -1,6 +1,7 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -42,6 +43,29 @@ public static class RunbookTick
             var ticked = Ticked(settled, plan, work, section, step);
             var left = ticked with { Ticks = ticked.Ticks.Without(t => runbook.Steps.All(s => s.Id != t)) };
             return new Changed(Known.Adopt(left, draft), section.Open > 1 ? $"{section.Title}: {step.What}" : $"{section.Title}: done");
+        };
+
+    /// <summary>The edit of what stands for all that is left of one piece of work, step by step in its order, up to the first that has to wait for other work.</summary>
+    /// <exception cref="Refused">When applied: the work is not in the runbook any more, or nothing of it can be ticked off now.</exception>
+    public static Edit OffAll(Lab draft, string sectionKey) =>
+        asBuilt =>
+        {
+            var (now, done, title) = (asBuilt, 0, "");
+            while (
+                RunbookBuilder.Build(now, draft) is var runbook
+                && runbook.Sections.FirstOrDefault(s => s.Key == sectionKey) is { } section
+                && section.Steps.FirstOrDefault(runbook.CanTick) is { } next
+            )
+            {
+                now = Off(draft, next.Id)(now).Lab;
+                (done, title) = (done + 1, section.Title);
+            }
+
+            return done > 0
+                ? new Changed(now, $"{title}: {Numbers.Count(done, "step")} at once")
+                : throw new Refused(
+                    "Nothing of that work can be ticked off now: it waits for something before it, or the draft has changed."
+                );
         };
 
     private static Lab Ticked(Lab stands, Plan plan, Work work, RunbookSection section, RunbookStep step)

@@ -41,7 +41,10 @@ public sealed record Verdict(IReadOnlyList<HostVerdict> Hosts, IReadOnlyList<Fin
 
     private static string Words(HostAssessment? was, HostAssessment host)
     {
-        var spare = host.Memory.Spare < ByteSize.Zero ? $"{ByteSize.Zero - host.Memory.Spare} short" : $"{host.Memory.Spare} spare";
+        var spare =
+            host.Memory.Spare < ByteSize.Zero ? $"{ByteSize.Zero - host.Memory.Spare} short"
+            : host.Memory.Spare == ByteSize.Zero ? "nothing spare"
+            : $"{host.Memory.Spare} spare";
         var cores =
             $"{Numbers.OneDecimal(host.Processor.Peak.Value.Value)} of {Numbers.OneDecimal(host.Processor.Effective.Value.Value)} cores at {Numbers.Hour(host.Processor.PeakHour)}";
         var full = host.Pools.Where(p => p.Fit == Fit.Over).Select(p => p.Pool.Name).ToList();

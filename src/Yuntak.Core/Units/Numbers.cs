@@ -27,6 +27,9 @@ public static class Numbers
         return value.ToString(format, CultureInfo.InvariantCulture);
     }
 
+    /// <summary>Every digit somebody gave: 0.005 stays 0.005.</summary>
+    public static string Exact(double value) => value.ToString("#,##0.##########", CultureInfo.InvariantCulture);
+
     /// <summary>A number of cores or similar, always with one decimal: 9.1.</summary>
     public static string OneDecimal(double value) => value.ToString("0.0", CultureInfo.InvariantCulture);
 

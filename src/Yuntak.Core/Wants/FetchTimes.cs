@@ -12,7 +12,7 @@ public static class FetchTimes
     public static Figure<double>? Of(Sizing sizing, Host host)
     {
         var hardware = host.Hardware;
-        var link = hardware.FastestLink;
+        var link = hardware.Goodput;
         DataRate? disk = hardware
             .DiskSpeeds.Select(s => s.Read)
             .OfType<DataRate>()
@@ -32,7 +32,7 @@ public static class FetchTimes
             "image ÷ the slower of link and disk, in seconds",
             () =>
                 new[] { new FigureInput("image", sizing.Fetch.Value) }
-                    .Concat(link is { } l ? [new FigureInput("link", l, Origin.Read)] : [])
+                    .Concat(link is { } l ? [new FigureInput("link, what it carries", l, Origin.Read)] : [])
                     .Concat(disk is { } d ? [new FigureInput("disk, reading", d, Origin.Read)] : []),
             Source.CommonPractice
         );

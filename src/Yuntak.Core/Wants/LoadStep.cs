@@ -14,7 +14,7 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
 {
     private const double TenthMore = 0.1;
 
-    /// <summary>The steps that change a guest most, the heaviest first. Counts go up by one, amounts by a tenth or by the step of their field.</summary>
+    /// <summary>The steps that change a guest most, the heaviest first. Counts go up by one, amounts by a tenth or by the step of their field; a question of yes or no is answered the other way.</summary>
     /// <param name="lab">Its lab.</param>
     /// <param name="guest">The guest.</param>
     /// <param name="most">The most that are answered.</param>
@@ -27,11 +27,14 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
         {
             var profile = book.Get(guest.Wants[n].ProfileId);
             var load = new Load(profile, guest.Wants[n].Load);
-            foreach (var spec in profile.Loads.Where(l => l is { YesNo: false, ForTheRecord: false }))
+            foreach (var spec in profile.Loads.Where(l => !l.ForTheRecord))
             {
                 var now = load[spec.Id];
-                var next = Math.Min(spec.Max, Next(spec, now));
-                if (next > now && Step(before, spec, now, next, Sizing.Of(lab, With(guest, n, spec.Id, next))) is { } step)
+                var next =
+                    !spec.YesNo ? Math.Min(spec.Max, Next(spec, now))
+                    : now > 0 ? 0
+                    : 1;
+                if (Math.Abs(next - now) > 0 && Step(before, spec, now, next, Sizing.Of(lab, With(guest, n, spec.Id, next))) is { } step)
                 {
                     steps.Add(step);
                 }
@@ -55,41 +58,44 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
 
     private static LoadStep? Step(Sizing before, LoadSpec spec, double now, double next, Sizing after)
     {
-        var cores = after.BusyCores.Value - before.BusyCores.Value;
-        var memory = after.ExpectedMemory - before.ExpectedMemory;
-        var data = after.AdvisedBulk.Value + after.AdvisedSystemDisk.Value - before.AdvisedBulk.Value - before.AdvisedSystemDisk.Value;
-        var encode = after.EncodeMegapixels.Value - before.EncodeMegapixels.Value;
-        List<string> adds = [];
-        Say(adds, cores > 1e-6, $"{Numbers.Short(cores)} cores");
-        Say(adds, memory > ByteSize.FromMiB(1), $"{memory} of memory");
-        Say(adds, data > ByteSize.FromMiB(1), $"{data.ToDecimalString()} of disk");
+        var data = (
+            was: before.AdvisedBulk.Value + before.AdvisedSystemDisk.Value,
+            now: after.AdvisedBulk.Value + after.AdvisedSystemDisk.Value
+        );
+        (double Part, string? Words)[] parts =
+        [
+            Part(before.BusyCores.Value, after.BusyCores.Value, 0.25, v => $"{Numbers.Short(v)} cores"),
+            Part(before.ExpectedMemory.Bytes, after.ExpectedMemory.Bytes, 1 << 20, v => $"{ByteSize.Rounded(v)} of memory"),
+            Part(data.was.Bytes, data.now.Bytes, 1 << 20, v => $"{ByteSize.Rounded(v).ToDecimalString()} of disk"),
+            Part(before.LeftToEncoder, after.LeftToEncoder, 1, v => $"{Numbers.Short(v)} Mpx/s of a video encoder"),
+            Part(
+                before.AcceleratorShare.Value.Value,
+                after.AcceleratorShare.Value.Value,
+                0.01,
+                v => $"{new Share(v)} of an AI accelerator"
+            ),
+        ];
+        var adds = parts.Select(p => p.Words).OfType<string>().ToList();
         if (adds.Count == 0)
         {
             return null;
         }
 
-        var instead = encode > 0 && cores > 1e-6 ? $"; an encoder that can do {Numbers.Short(encode)} Mpx/s more spares the cores" : "";
         var unit = spec.Unit.Length > 0 ? Numbers.ThinSpace + spec.Unit : "";
-        var weight = Math.Max(
-            cores / Math.Max(0.25, before.BusyCores.Value),
-            Math.Max(
-                memory.ShareOf(before.ExpectedMemory).Value,
-                data.ShareOf(before.AdvisedBulk.Value + before.AdvisedSystemDisk.Value).Value
-            )
-        );
         var label = char.ToLowerInvariant(spec.Label[0]) + spec.Label[1..];
-        return new LoadStep(
-            $"{label} {Arrow.Between(Numbers.Short(now) + unit, Numbers.Short(next) + unit)}",
-            string.Join(", ", adds) + instead,
-            weight
-        );
+        var step = spec.YesNo
+            ? Arrow.Between(now > 0 ? "yes" : "no", next > 0 ? "yes" : "no")
+            : Arrow.Between(Numbers.Short(now) + unit, Numbers.Short(next) + unit);
+        return new LoadStep($"{label} {step}", string.Join(", ", adds), parts.Max(p => p.Part));
     }
 
-    private static void Say(List<string> adds, bool worth, string words)
+    /// <summary>How much one figure changes against what it was, and in words; nothing when it hardly does.</summary>
+    private static (double Part, string? Words) Part(double was, double now, double floor, Func<double, string> words)
     {
-        if (worth)
-        {
-            adds.Add("+ " + words);
-        }
+        var change = now - was;
+        var part = Math.Abs(change) / Math.Max(floor, Math.Max(Math.Abs(was), Math.Abs(now)));
+        return part < Worth ? (0, null) : (part, (change > 0 ? "+ " : "− ") + words(Math.Abs(change)));
     }
+
+    private const double Worth = 0.001;
 }

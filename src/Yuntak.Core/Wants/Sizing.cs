@@ -8,13 +8,16 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Wants;
 
 /// <summary>The size of a guest: what is advised with its working, and what is given after the person's overrides.</summary>
-public sealed class Sizing
+public sealed partial class Sizing
 {
     private readonly List<(Profile Profile, Load Load)> parts;
     private readonly double[] byHour = new double[DayShape.Hours];
 
-    private Sizing(Guest guest, ProfileBook book, IReadOnlyList<Sizing> inner)
+    private readonly Host? host;
+
+    private Sizing(Guest guest, ProfileBook book, IReadOnlyList<Sizing> inner, Host? host)
     {
+        this.host = host;
         Guest = guest;
         Inner = inner;
         parts = [.. guest.Wants.Select(w => (Profile: book.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load)))];
@@ -40,11 +43,26 @@ public sealed class Sizing
             }
         }
 
-        var used = parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), p.Profile.MemoryFloorGiB / SizingRules.MemoryMargin));
-        ExpectedMemory = ByteSize.FromGiB(used) + EngineMemory + inner.Aggregate(ByteSize.Zero, (sum, s) => sum + s.InsideMemory);
+        ExpectedMemory =
+            ByteSize.FromGiB(parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), LeastMemory(p) / SizingRules.MemoryMargin)))
+            + SystemMemory
+            + EngineMemory
+            + inner.Aggregate(ByteSize.Zero, (sum, s) => sum + s.InsideMemory);
         AdvisedVcpu = VcpuFigure();
+        for (var hour = 0; hour < DayShape.Hours; hour++)
+        {
+            byHour[hour] = Math.Min(byHour[hour], Vcpu);
+        }
+
         AdvisedMemory = MemoryFigure();
-        AdvisedSystemDisk = DiskFigure("system disk", p => p.SystemDisk, ByteSize.FromGiB, ByteSize.FromGiB(1), s => s.SystemDisk);
+        AdvisedSystemDisk = DiskFigure(
+            "system disk",
+            p => p.SystemDisk,
+            ByteSize.FromGiB,
+            ByteSize.FromGiB(1),
+            s => s.SystemDisk,
+            IsMachine ? SizingRules.MachineSystemDisk : default
+        );
         AdvisedBulk = DiskFigure(
             "bulk data",
             p => p.Bulk,
@@ -54,10 +72,10 @@ public sealed class Sizing
         );
         Overhead = PackagingOverhead.Of(guest, Memory, parts.Count);
         EncodeMegapixels = SumFigure(
-            "pixels to encode",
+            "pixels to convert, Mpx/s",
             p => p.Encode,
             v => v,
-            "what the load adds, in Mpx/s",
+            "Σ (half of what is decoded + what is encoded), width × height × frames a second",
             s => s.EncodeMegapixels.Value
         );
         Bandwidth = SumFigure(
@@ -70,9 +88,9 @@ public sealed class Sizing
         AcceleratorShare = SumFigure(
             "of an AI accelerator",
             p => p.Accelerator,
-            v => v,
+            v => new Share(v),
             "cameras × frames a second × looks × time of a look",
-            s => s.AcceleratorShare.Value
+            s => s.AcceleratorShare.Value.Value
         );
         ClientMemory = SumFigure("memory of a machine started from it", p => p.ClientMemory, ByteSize.FromGiB, "image + 1 GiB", _ => 0);
         Fetch = SumFigure("fetched at each start", p => p.Fetch, b => ByteSize.Rounded(b * 1e9), "the image", _ => 0);
@@ -116,14 +134,14 @@ public sealed class Sizing
     /// <summary>What the host spends beside the memory given.</summary>
     public Figure<ByteSize> Overhead { get; }
 
-    /// <summary>Pixels to encode, in Mpx/s: what a hardware encoder's capacity is held against.</summary>
+    /// <summary>Pixels to convert, in Mpx/s, half of those decoded and all of those encoded: what a hardware encoder's capacity is held against.</summary>
     public Figure<double> EncodeMegapixels { get; }
 
     /// <summary>What goes over the network at the busiest moment.</summary>
     public Figure<DataRate> Bandwidth { get; }
 
     /// <summary>How busy an AI accelerator is kept; past 0.7 it falls behind now and then.</summary>
-    public Figure<double> AcceleratorShare { get; }
+    public Figure<Share> AcceleratorShare { get; }
 
     /// <summary>Room that is only needed while it works, best on flash.</summary>
     public Figure<ByteSize> Scratch { get; }
@@ -149,7 +167,14 @@ public sealed class Sizing
     /// <summary>Virtual processors given.</summary>
     public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
 
-    /// <summary>Memory given: the ceiling the guest may reach.</summary>
+    /// <summary>What its services would keep busy at their busiest, whether or not it has the processors for it.</summary>
+    public bool IsShortOfProcessors => new Share(BusyCores.Value) > new Share(Vcpu);
+
+    /// <summary>The most memory it may ever take: for an app stack the ceiling against runaways unless the person set one, else what it is given.</summary>
+    public ByteSize Ceiling =>
+        Guest.Kind == GuestKind.AppStack ? Guest.Overrides.Memory ?? ByteSize.Max(Memory, SizingRules.Ceiling(ExpectedMemory)) : Memory;
+
+    /// <summary>Memory given.</summary>
     public ByteSize Memory => Guest.Overrides.Memory ?? AdvisedMemory.Value;
 
     /// <summary>System disk given.</summary>
@@ -170,133 +195,25 @@ public sealed class Sizing
     /// <summary>The services of the guest with their loads.</summary>
     public IEnumerable<(Profile Profile, Load Load)> Parts => parts;
 
-    /// <summary>Sizes a guest with the profiles of its lab, and with the app stacks inside it.</summary>
-    public static Sizing Of(Lab lab, Guest guest) => Of(guest, lab.Book, guest.Kind == GuestKind.AppStack ? [] : lab.GuestsIn(guest.Id));
+    /// <summary>Sizes a guest with the profiles of its lab, with the app stacks inside it, and for the host it is put on.</summary>
+    public static Sizing Of(Lab lab, Guest guest) =>
+        Of(guest, lab.Book, guest.Kind == GuestKind.AppStack ? [] : lab.GuestsIn(guest.Id), lab.HostOf(guest));
 
     /// <summary>Sizes a guest by itself.</summary>
     /// <exception cref="KeyNotFoundException">The book has no profile of that id.</exception>
-    public static Sizing Of(Guest guest, ProfileBook book) => Of(guest, book, []);
+    public static Sizing Of(Guest guest, ProfileBook book) => Of(guest, book, [], null);
 
-    /// <summary>Sizes a guest with the app stacks inside it.</summary>
-    internal static Sizing Of(Guest guest, ProfileBook book, IEnumerable<Guest> inner) =>
-        new(guest, book, [.. inner.Select(g => Of(g, book))]);
+    /// <summary>Sizes a guest with the app stacks inside it, for a host if it is put on one.</summary>
+    internal static Sizing Of(Guest guest, ProfileBook book, IEnumerable<Guest> inner, Host? host) =>
+        new(guest, book, [.. inner.Select(g => Of(g, book, [], host))], host);
 
-    /// <summary>Cores kept busy at an hour of the day: idle + (busy − idle) × weight, summed over the guest's services.</summary>
+    /// <summary>Cores kept busy at an hour of the day: idle + (busy − idle) × weight, summed over the guest's services; never more than its virtual processors.</summary>
     /// <param name="hour">0 to 23.</param>
     public double CoresAt(int hour) => byHour[hour];
 
-    private ByteSize EngineMemory => Inner.Count > 0 || Follows(ProfileBook.AppEngine) ? SizingRules.AppEngineMemory : ByteSize.Zero;
-
-    /// <summary>What it takes of the memory of the guest it runs in.</summary>
-    private ByteSize InsideMemory => ByteSize.Min(ExpectedMemory, Memory) + Overhead.Value;
-
-    private double Sum(ValueList<Term> terms, Load load)
-    {
-        var sum = 0.0;
-        foreach (var term in terms)
-        {
-            if (term.CountsFor(Guest.Kind))
-            {
-                sum += term.Under(load);
-            }
-        }
-
-        return sum;
-    }
-
-    private Figure<int> VcpuFigure() =>
-        Figure.Of(
-            "virtual processors",
-            SizingRules.Vcpu(BusyCores),
-            "busy cores × 1.25, rounded up, at least 1",
-            () =>
-                Inputs(p => p.Busy.Count > 0 ? p.Busy : p.Idle, v => new Cores(v))
-                    .Concat(Inside(s => s.BusyCores))
-                    .Append(new("busy cores", BusyCores))
-                    .Append(new("margin", SizingRules.ProcessorMargin, Origin.Assumed)),
-            Source.CommonPractice
-        );
-
-    private Figure<ByteSize> MemoryFigure() =>
-        Figure.Of(
-            "memory",
-            SizingRules.RoundUp(ExpectedMemory * SizingRules.MemoryMargin),
-            "(base + what the load adds) × 1.15, rounded up to " + SizingRules.RoundingStep(ExpectedMemory * SizingRules.MemoryMargin),
-            () =>
-                Inputs(p => p.Memory, v => ByteSize.FromGiB(v))
-                    .Concat(
-                        parts
-                            .Where(p => p.Profile.MemoryFloorGiB > 0)
-                            .Select(p => new FigureInput(
-                                $"at least, for a {p.Profile.Name}",
-                                ByteSize.FromGiB(p.Profile.MemoryFloorGiB),
-                                Origin.Assumed
-                            ))
-                    )
-                    .Concat(EngineMemory > ByteSize.Zero ? [new("app engine", EngineMemory, Origin.Assumed)] : [])
-                    .Concat(Inside(s => s.InsideMemory))
-                    .Append(new("expected use", ExpectedMemory))
-                    .Append(new("margin", SizingRules.MemoryMargin, Origin.Assumed)),
-            Source.CommonPractice
-        );
-
-    private Figure<ByteSize> DiskFigure(
-        string label,
-        Func<Profile, ValueList<Term>> terms,
-        Func<double, ByteSize> size,
-        ByteSize whole,
-        Func<Sizing, ByteSize> ofInner
-    ) =>
-        Figure.Of(
-            label,
-            Inner.Aggregate(size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole), (sum, s) => sum + ofInner(s)),
-            whole.Bytes > 1 ? "base + what the load adds, rounded up to 1 GiB" : "what the load adds",
-            () => Inputs(terms, v => size(v)).Concat(Inside(s => ofInner(s)).Where(i => i.Value is not ByteSize { Bytes: 0 })),
-            Source.CommonPractice
-        );
-
-    private Figure<T> SumFigure<T>(
-        string label,
-        Func<Profile, ValueList<Term>> terms,
-        Func<double, T> unit,
-        string formula,
-        Func<Sizing, double> ofInner
-    )
-        where T : notnull =>
-        Figure.Of(
-            label,
-            unit(parts.Sum(p => Sum(terms(p.Profile), p.Load)) + Inner.Sum(ofInner)),
-            formula,
-            () =>
-                Inputs(terms, v => unit(v))
-                    .Concat(Inner.Where(s => ofInner(s) > 0).Select(s => new FigureInput(s.Guest.Name, unit(ofInner(s))))),
-            Source.CommonPractice
-        );
-
-    private IEnumerable<FigureInput> Inside(Func<Sizing, object> value) =>
-        Inner.Select(s => new FigureInput($"{s.Guest.Name}, inside it", value(s)));
-
-    private IEnumerable<FigureInput> Inputs(Func<Profile, ValueList<Term>> terms, Func<double, object> unit)
-    {
-        foreach (var (profile, load) in parts)
-        {
-            foreach (var term in terms(profile).Where(t => t.CountsFor(Guest.Kind)))
-            {
-                var origin = term.Trade ? Origin.Assumed : Origin.Published;
-                if (term.Per.Count == 0)
-                {
-                    yield return new FigureInput(term.Label, unit(term.Amount), origin);
-                    continue;
-                }
-
-                var loads = term.Per.Select(id => profile.Loads.First(l => l.Id == id)).ToList();
-                var said = loads.All(l => load.WasSaid(l.Id)) ? Origin.Entered : Origin.Assumed;
-                var times = string.Join(
-                    " × ",
-                    loads.Select(l => $"{Numbers.Short(load[l.Id])} {(l.Unit.Length > 0 ? l.Unit : l.Label.ToLowerInvariant())}")
-                );
-                yield return new FigureInput($"{term.Label} × {times}", unit(term.Under(load)), said == Origin.Entered ? origin : said);
-            }
-        }
-    }
+    /// <summary>What goes over the network at an hour of the day, in bits a second: streams × weight of the hour, summed over the guest's services.</summary>
+    /// <param name="hour">0 to 23.</param>
+    public double BitsPerSecondAt(int hour) =>
+        parts.Sum(p => DataRate.FromMbps(Sum(p.Profile.Bandwidth, p.Load)).BitsPerSecond * p.Profile.Shape.At(hour))
+        + Inner.Sum(s => s.BitsPerSecondAt(hour));
 }

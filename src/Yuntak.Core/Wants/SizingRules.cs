@@ -24,6 +24,21 @@ internal static class SizingRules
     /// <summary>What an app engine in a guest of its own takes of that guest's memory; common practice.</summary>
     public static readonly ByteSize AppEngineMemory = ByteSize.FromMiB(100);
 
+    /// <summary>Memory of the system a machine carries on top of its services, whatever they are; common practice.</summary>
+    public static readonly ByteSize MachineSystemMemory = ByteSize.FromMiB(512);
+
+    /// <summary>Disk of the system a machine carries on top of its services; common practice.</summary>
+    public static readonly ByteSize MachineSystemDisk = ByteSize.FromGiB(8);
+
+    /// <summary>How many times its expected use an app stack may take before it counts as running away; common practice.</summary>
+    public const int CeilingTimes = 2;
+
+    /// <summary>What an app stack may take beyond its expected use at least before it counts as running away; common practice.</summary>
+    public static readonly ByteSize CeilingRoom = ByteSize.FromMiB(512);
+
+    /// <summary>The ceiling of an app stack against runaways: never its expected use itself.</summary>
+    public static ByteSize Ceiling(ByteSize expected) => ByteSize.Max(CeilingTimes * expected, expected + CeilingRoom);
+
     /// <summary>The steps in which people type memory: 64 MiB below 1 GiB, 256 MiB below 4, 512 MiB below 16, 1 GiB above.</summary>
     public static ByteSize RoundingStep(ByteSize memory) =>
         memory.GiB < 1 ? ByteSize.FromMiB(64)

@@ -99,6 +99,7 @@ public static class JsonAnswers
                         ["name"] = h.Host.Name,
                         ["memoryCommittedBytes"] = h.Memory.Committed.Value.Bytes,
                         ["memoryTotalBytes"] = h.Memory.Total.Bytes,
+                        ["memoryHardBytes"] = h.Memory.Hard.Bytes,
                         ["peakHour"] = h.Processor.PeakHour,
                         ["peakCores"] = Math.Round(h.Processor.Peak.Value.Value, 6),
                         ["effectiveCores"] = Math.Round(h.Processor.Effective.Value.Value, 6),

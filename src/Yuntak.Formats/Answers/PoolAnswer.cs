@@ -25,6 +25,7 @@ public static class PoolAnswer
             ["scrubHours"] = Math.Round(plan.Risk.ScrubHours, 3),
             ["mttdlYears"] = Significant(plan.Risk.MeanYearsToLoss),
             ["lossPerYear"] = Significant(plan.Risk.LossPerYear),
+            ["lossPerYearInBatch"] = Significant(plan.Risk.LossInBatch),
             ["leftOverBytes"] = plan.LeftOver.Bytes,
             ["warnings"] = new JsonArray([.. plan.Warnings().Select(w => (JsonNode)w)]),
         };

@@ -4,6 +4,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Formats.LabFiles;
 
@@ -62,8 +63,10 @@ public static class ComposeFile
                     ["limits"] = new JsonObject
                     {
                         ["cpus"] = sizing.Vcpu.ToString(CultureInfo.InvariantCulture),
-                        ["memory"] = string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, sizing.Memory.Bytes >> 20)}M"),
+                        ["memory"] = Mebibytes(sizing.Ceiling),
                     },
+                    // What it is expected to use; the limit is a ceiling against runaways only.
+                    ["reservations"] = new JsonObject { ["memory"] = Mebibytes(ByteSize.Min(sizing.ExpectedMemory, sizing.Ceiling)) },
                 },
             },
         };
@@ -72,7 +75,7 @@ public static class ComposeFile
             service["volumes"] = new JsonArray([.. guest.Folders.Select(Volume)]);
         }
 
-        var ports = sizing.Profiles.SelectMany(p => p.Ports).Distinct().ToList();
+        var ports = (guest.Ports.Count > 0 ? guest.Ports : sizing.Profiles.SelectMany(p => p.Ports)).Distinct().ToList();
         if (ports.Count > 0)
         {
             service["ports"] = new JsonArray([.. ports.SelectMany(Ports)]);
@@ -80,6 +83,10 @@ public static class ComposeFile
 
         return service;
     }
+
+    /// <summary>Whole mebibytes, rounded up, as the specification's «M» counts them.</summary>
+    private static string Mebibytes(ByteSize size) =>
+        string.Create(CultureInfo.InvariantCulture, $"{Math.Max(1, size.RoundUpTo(ByteSize.FromMiB(1)).Bytes >> 20)}M");
 
     private static JsonNode Volume(FolderMount folder)
     {

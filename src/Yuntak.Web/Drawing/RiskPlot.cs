@@ -12,9 +12,12 @@ namespace Yuntak.Web.Drawing;
 internal static class RiskPlot
 {
     private const double Width = 600;
-    private const double Height = 240;
+    private const double Height = 260;
     private const double Left = 74;
     private const double Bottom = 30;
+    private const double Top = 20;
+    private const double DigitWidth = 6.4;
+    private const double LineHeight = 11;
     private const double Safest = 1e-10;
 
     public static IHtmlContent Draw(IReadOnlyList<LayoutCandidate> candidates)
@@ -47,7 +50,8 @@ internal static class RiskPlot
             );
         }
 
-        drawn.Add(Svg.Text(Left + ((Width - Left) / 2), Height - 3, "tick-text", "usable, TB →   (lower is safer)"));
+        drawn.Add(Svg.Text(Width - 6, Height - 3, "tick-text end", "usable, TB →"));
+        drawn.Add(Svg.Text(4, 9, "tick-text", "lost within a year, by failing disks alone (lower is safer) ↓"));
         var front = candidates.Where(c => c.Best).OrderBy(X).ToList();
         if (front.Count > 1)
         {
@@ -66,11 +70,22 @@ internal static class RiskPlot
             drawn.Add(candidate.Best ? Svg.Path($"M{Svg.N(x)} {Svg.N(y - 6)}l6 6l-6 6l-6 -6z", "best") : Svg.Circle(x, y, 3.5, "other"));
         }
 
-        // Ways that come to the same share one label.
+        // Ways that come to the same share one label; labels that would lie on another go to the next free place around their mark.
+        List<(double X, double Y, double Width)> taken = [];
         foreach (var same in Enumerable.Range(0, candidates.Count).GroupBy(n => (Near(X(candidates[n])), Near(Y(candidates[n])))))
         {
-            var at = candidates[same.First()];
-            drawn.Add(Svg.Text(X(at) + 8, Y(at) - 8, "plot-number", string.Join(", ", same.Select(n => n + 1))));
+            var (x, y) = (X(candidates[same.First()]), Y(candidates[same.First()]));
+            var words = string.Join(", ", same.Select(n => n + 1));
+            var width = words.Length * DigitWidth;
+            var place = Places(x, y, width)
+                .FirstOrDefault(p => taken.TrueForAll(t => !Overlap(p, t)) && p.X + width < Width && p.Y > Top - 2);
+            if (place == default)
+            {
+                place = (x + 8, y - 8, width);
+            }
+
+            taken.Add(place);
+            drawn.Add(Svg.Text(place.X, place.Y, "plot-number", words));
         }
 
         return Svg.Of(
@@ -97,8 +112,23 @@ internal static class RiskPlot
         };
     }
 
+    private static IEnumerable<(double X, double Y, double Width)> Places(double x, double y, double width)
+    {
+        for (var step = 0; step < 5; step++)
+        {
+            var far = step * LineHeight;
+            yield return (x + 8, y - 8 - far, width);
+            yield return (x + 8, y + 14 + far, width);
+            yield return (x - 8 - width, y - 8 - far, width);
+            yield return (x - 8 - width, y + 14 + far, width);
+        }
+    }
+
+    private static bool Overlap((double X, double Y, double Width) a, (double X, double Y, double Width) b) =>
+        a.X < b.X + b.Width + 2 && b.X < a.X + a.Width + 2 && Math.Abs(a.Y - b.Y) < LineHeight;
+
     private static double Near(double place) => Math.Round(place / 5);
 
     private static double Level(double loss) =>
-        8 + ((Math.Log10(Math.Clamp(loss, Safest, 1)) / Math.Log10(Safest)) * (Height - Bottom - 16));
+        Top + ((Math.Log10(Math.Clamp(loss, Safest, 1)) / Math.Log10(Safest)) * (Height - Bottom - Top - 8));
 }

@@ -17,13 +17,18 @@ internal static class RoomBar
         yield return ("raw", room.Raw, "all disks added up");
         yield return ("after parity", room.AfterParity, "copies, parity, and what unequal sizes leave over");
         yield return ("after padding", room.AfterPadding, "blocks of 128 KiB rounded up across the disks");
-        yield return ("usable", room.Usable, "a reserve of 1/32, at most 128 GiB");
+        yield return (room.Compression > 1 ? "after reserve" : "usable", room.AfterReserve, "a reserve of 1/32, at most 128 GiB");
+        if (room.Compression > 1)
+        {
+            yield return ("usable", room.Usable, $"compression of {Numbers.Short(room.Compression)} : 1, as entered");
+        }
+
         yield return ("comfortable", room.Comfort, "past 80 % writes slow down");
     }
 
     public static IHtmlContent Draw(PoolRoom room, ByteSize claimed)
     {
-        var raw = Math.Max(1.0, room.Raw.Bytes);
+        var raw = Math.Max(1.0, ByteSize.Max(room.Raw, room.Usable).Bytes);
         double At(ByteSize size) => size.Bytes / raw * Width;
         List<object> drawn = [Svg.Rect(0, 0, Width, Height, "bed", 3)];
         drawn.Add(Svg.Rect(0, 0, At(room.AfterParity), Height, "room-padding", 3));

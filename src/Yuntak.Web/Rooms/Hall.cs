@@ -30,6 +30,12 @@ public sealed class Hall : Room
                 $"/{f.Rule.Station}"
             )),
             .. House.Rooms.Select(r => r.Station).OfType<Station>().Select(s => new Hit(HitKind.Station, s.ToString(), "station", $"/{s}")),
+            .. RuleBook.Rules.Select(r => new Hit(
+                HitKind.Rule,
+                r.Info.Says,
+                $"rule {r.Info.Id}{string.Concat(r.Info.Limits.Select(l => $", {l}"))}",
+                $"/Rules#{r.Info.Id}"
+            )),
             new(HitKind.Page, "History", "every change, and the way back", "/History"),
             new(HitKind.Page, "Lab file", "read or write the whole lab", "/Lab"),
             new(HitKind.Page, "From your phone", "address, pass phrase, certificate", "/Lab#reach"),

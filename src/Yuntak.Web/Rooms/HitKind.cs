@@ -12,6 +12,12 @@ public enum HitKind
     /// <summary>Something that stands out.</summary>
     Finding,
 
+    /// <summary>A part of a host: a disk, a card, what is plugged in.</summary>
+    Part,
+
+    /// <summary>A step that is to be done.</summary>
+    Step,
+
     /// <summary>Something that can be asked for.</summary>
     Ask,
 
@@ -20,6 +26,9 @@ public enum HitKind
 
     /// <summary>What sums are made of.</summary>
     Source,
+
+    /// <summary>A rule of the book.</summary>
+    Rule,
 
     /// <summary>A page.</summary>
     Page,

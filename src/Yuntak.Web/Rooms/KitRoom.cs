@@ -1,4 +1,5 @@
 using Yuntak.Core.Findings;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Web.Shared;
 
@@ -25,5 +26,24 @@ public sealed class KitRoom : Room
     public override IEnumerable<Hit> Answers(Desk desk) =>
         desk
             .Lab.Hosts.Select(h => new Hit(HitKind.Thing, h.Name, $"host, {h.Description}", $"/Kit/Host/{Escaped(h.Id.Value)}"))
+            .Concat(desk.Lab.Hosts.SelectMany(Parts))
             .Append(new Hit(HitKind.Page, "Add a host", "paste, upload or by hand", "/Kit#add"));
+
+    private static IEnumerable<Hit> Parts(Host host)
+    {
+        Hit Part(string name, string what, string part, string id) =>
+            new(HitKind.Part, name, $"{what} in {host.Name}", $"/Kit?host={Escaped(host.Id.Value)}&look={Escaped($"{part}/{id}")}");
+        var inside = host.Hardware;
+        return host
+            .Disks.Select(d =>
+                Part($"{d.Name} {d.Model}".Trim(), $"{d.Size.ToDecimalString()} {d.Kind.Words()} disk", KitParts.Disks, d.Id)
+            )
+            .Concat(
+                inside.Functions.Select(f =>
+                    Part(f.Name ?? f.Address, $"{PciClasses.KindOf(f.ClassCode)} at {f.Address}", KitParts.Cards, f.Address)
+                )
+            )
+            .Concat(inside.UsbDevices.Select(d => Part(d.Name ?? d.Id ?? "device", $"on USB port {d.Port}", KitParts.Usb, d.Port)))
+            .Concat(inside.Ports.Select(p => Part(p.Name, $"network port {p.Mac}".Trim(), KitParts.Network, p.Name)));
+    }
 }

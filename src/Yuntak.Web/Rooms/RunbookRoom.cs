@@ -24,4 +24,21 @@ public sealed class RunbookRoom : Room
             desk.Lab.Guests.Count <= Counted ? "open step" : "change to work off",
             desk.Lab.Guests.Count <= Counted ? null : "changes to work off"
         );
+
+    /// <summary>The steps that are to be done; of a large lab none, since working them out takes longer than a search may.</summary>
+    public override IEnumerable<Hit> Answers(Desk desk) =>
+        desk.Lab.Guests.Count > Counted
+            ? []
+            : desk.Runbook.Sections.SelectMany(
+                (section, n) =>
+                    section
+                        .Steps.Select((step, m) => (step, m))
+                        .Where(s => !s.step.Done)
+                        .Select(s => new Hit(
+                            HitKind.Step,
+                            s.step.What,
+                            $"step {n + 1}.{s.m + 1} on {s.step.Where}: {section.Title}",
+                            $"/Runbook#step-{n + 1}-{s.m + 1}"
+                        ))
+            );
 }

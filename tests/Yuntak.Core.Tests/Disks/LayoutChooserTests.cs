@@ -27,9 +27,9 @@ public class LayoutChooserTests
     {
         var plan = PoolPlan.Of(PoolLayout.Dedicated1, 1, PoolFamily.BlockArray, DiskText.Disks("1x1.5TB,1x6TB,1x2TB"));
         plan.Room.Usable.TB.ShouldBe(3.5, 1e-9);
-        plan.Groups[0].Disks[0].TB.ShouldBe(6, 1e-9);
+        plan.Groups[0].Disks[0].Size.TB.ShouldBe(6, 1e-9);
         plan.Groups[0].ParityIsLargeEnough.ShouldBeTrue();
-        new DiskGroup(PoolLayout.Dedicated1, [ByteSize.FromTB(2), ByteSize.FromTB(6)]).ParityIsLargeEnough.ShouldBeFalse();
+        new DiskGroup(PoolLayout.Dedicated1, [new DiskSpec(ByteSize.FromTB(2)), new DiskSpec(ByteSize.FromTB(6))]).ParityIsLargeEnough.ShouldBeFalse();
     }
 
     [Fact]
@@ -50,7 +50,7 @@ public class LayoutChooserTests
     {
         var disks = DiskText.Disks("4x8TB,4x4TB");
         var found = LayoutChooser.For(disks);
-        var bySize = found.First(c => c.Plan.Groups.Count == 2 && c.Plan.Groups[0].Disks.Max() != c.Plan.Groups[1].Disks.Max());
+        var bySize = found.First(c => c.Plan.Groups.Count == 2 && c.Plan.Groups[0].Largest != c.Plan.Groups[1].Largest);
         bySize.Plan.LeftOver.ShouldBe(ByteSize.Zero);
         var one = found.First(c => c.Plan is { Layout: PoolLayout.Parity2, Groups.Count: 1, Family: PoolFamily.BlockArray });
         one.Plan.LeftOver.TB.ShouldBe(16, 1e-9);

@@ -111,8 +111,7 @@ public class PoolRiskTests
     {
         PoolRisk Risk(PoolLayout layout, double age = 0, bool spare = false, DiskCondition condition = DiskCondition.New) =>
             PoolRisk.Of(
-                DiskGroup.Split(layout, [.. Enumerable.Repeat(ByteSize.FromTB(8), 8)], 1),
-                DiskKind.Spinning,
+                DiskGroup.Split(layout, [.. Enumerable.Repeat(new DiskSpec(ByteSize.FromTB(8)), 8)], 1),
                 age,
                 spare,
                 condition
@@ -134,7 +133,7 @@ public class PoolRiskTests
     [Reference("1 − e^(−8,766 h / mean time to loss); one disk that fails at 1.5 % a year")]
     public void A_single_disk_is_lost_as_often_as_disks_fail() =>
         PoolRisk
-            .Of([new DiskGroup(PoolLayout.Single, [ByteSize.FromTB(1)])], DiskKind.Spinning)
+            .Of([new DiskGroup(PoolLayout.Single, [new DiskSpec(ByteSize.FromTB(1))])])
             .LossPerYear.ShouldBe(1 - Math.Exp(-0.015), 1e-12);
 
     [Theory]

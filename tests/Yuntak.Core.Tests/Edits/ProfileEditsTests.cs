@@ -137,7 +137,7 @@ public class ProfileEditsTests
             s.IdleCores.Value,
             s.EncodeMegapixels.Value,
             s.Bandwidth.Value.BitsPerSecond,
-            s.AcceleratorShare.Value,
+            s.AcceleratorShare.Value.Value,
             s.ClientMemory.Value.Bytes,
             s.Fetch.Value.Bytes,
             s.GraphicsMemory.Value.Bytes,

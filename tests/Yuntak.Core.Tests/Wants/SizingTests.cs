@@ -135,7 +135,7 @@ public class SizingTests
         var sizing = Small.Size(
             Small.Guest("owlwatch", "camera-recorder", GuestKind.AppStack, new LoadValue("cameras", 4), new LoadValue("frames", 5))
         );
-        sizing.AcceleratorShare.Value.ShouldBe(0.2, 1e-9);
+        sizing.AcceleratorShare.Value.Value.ShouldBe(0.2, 1e-9);
         sizing.Bandwidth.Value.ShouldBe(DataRate.FromMbps(16));
     }
 

@@ -9,6 +9,8 @@ namespace Yuntak.Core.Bench.Rules;
 /// <summary>The busiest hour fits the processor.</summary>
 internal sealed class CoresOver : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(ProcessorBudget.OverShare, "of the effective cores in the busiest hour");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -18,13 +20,16 @@ internal sealed class CoresOver : IRule
             Says: "In no hour do the guests of a host want more than 120 % of its effective cores.",
             Because: "Work queues up faster than it is done: films stall, recordings drop frames.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let cores = host.Processor
-        where cores.Share > ProcessorBudget.OverShare
+        where Limit.Notices(cores.Share)
         select Info.On(
             Subject.Of(host.Host),
             $"{host.Host.Name} cannot keep up at {Numbers.Hour(cores.PeakHour)}",

@@ -9,6 +9,8 @@ namespace Yuntak.Core.Bench.Rules;
 /// <summary>The busiest hour leaves a fifth of the processor.</summary>
 internal sealed class CoresTight : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(ProcessorBudget.TightShare, "of the effective cores in the busiest hour");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -18,13 +20,16 @@ internal sealed class CoresTight : IRule
             Says: "In no hour do the guests of a host want more than 80 % of its effective cores.",
             Because: "Two busy moments at once would queue.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let cores = host.Processor
-        where cores.Share > ProcessorBudget.TightShare && cores.Share <= ProcessorBudget.OverShare
+        where Limit.Notices(cores.Share) && cores.Share <= ProcessorBudget.OverShare
         select Info.On(
             Subject.Of(host.Host),
             $"The busiest hour on {host.Host.Name} is {(cores.Share > Share.All ? "more than full" : "close")}",

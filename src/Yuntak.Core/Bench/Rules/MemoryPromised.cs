@@ -8,6 +8,8 @@ namespace Yuntak.Core.Bench.Rules;
 /// <summary>The ceilings of all guests together stay within reason.</summary>
 internal sealed class MemoryPromised : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(MemoryBudget.PromisedShare, "of the memory promised");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -17,13 +19,16 @@ internal sealed class MemoryPromised : IRule
             Says: "No host promises more than 130 % of its memory.",
             Because: "When all guests reach for what they were promised on the same day, some are stopped.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         let share = host.Memory.Promised.ShareOf(host.Memory.Total)
-        where share > MemoryBudget.PromisedShare
+        where Limit.Notices(share)
         select Info.On(
             Subject.Of(host.Host),
             $"{host.Host.Name} promises more memory than it has",

@@ -42,12 +42,7 @@ internal sealed class NotPlaced : IRule
 
     private static IEnumerable<Fix> Fixes(Sums lab, Sizing guest)
     {
-        var best = FitCheck
-            .OnEveryHost(lab, guest.Guest)
-            .Where(a => a.CanGo)
-            .OrderBy(a => a.Fit)
-            .ThenByDescending(a => a.After.Memory.Spare)
-            .FirstOrDefault();
+        var best = FitCheck.Best(lab, guest.Guest);
         return best is null ? [] : [new Fix($"Put it on {best.After.Host.Name}", GuestEdits.Place(guest.Guest.Id, best.After.Host.Id))];
     }
 }

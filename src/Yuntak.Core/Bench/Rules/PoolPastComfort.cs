@@ -11,6 +11,8 @@ namespace Yuntak.Core.Bench.Rules;
 /// <summary>A pool keeps a fifth of its room free.</summary>
 internal sealed class PoolPastComfort : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(PoolRoom.ComfortShare, "of the room claimed");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -20,17 +22,20 @@ internal sealed class PoolPastComfort : IRule
             Says: "No pool is claimed past 80 %.",
             Because: "Copy-on-write pools slow down when they look for free room, and every pool needs time to be enlarged.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
-        where pool.Fit == Fit.Tight
+        where Limit.Notices(pool.Share) && pool.Claimed.Value <= pool.Room.Usable
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"{pool.Pool.Name} is past its comfort line",
-            $"{pool.Claimed.Value} of {pool.Room.Usable} on {host.Host.Name} is claimed ({pool.Share}); {100 * PoolRoom.ComfortShare:0} % is {pool.Room.Comfort}."
+            $"{pool.Claimed.Value.ToDecimalString()} of {pool.Room.Usable.ToDecimalString()} on {host.Host.Name} is claimed ({pool.Share}); {PoolRoom.ComfortShare} is {pool.Room.Comfort.ToDecimalString()}."
                 + (pool.Pool.Family == PoolFamily.CopyOnWrite ? " Copy-on-write pools slow down past it." : ""),
             () => Relief.Pool(lab, host, pool),
             pool.Claimed

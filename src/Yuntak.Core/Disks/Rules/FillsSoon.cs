@@ -10,6 +10,8 @@ namespace Yuntak.Core.Disks.Rules;
 /// <summary>There is time to buy disks.</summary>
 internal sealed class FillsSoon : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(PoolRoom.ComfortShare, "of the room in 90 days");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,7 +21,10 @@ internal sealed class FillsSoon : IRule
             Says: "No pool passes 80 % within 90 days at the growth expected.",
             Because: "Disks have to be chosen, bought, tested and joined before the room is gone.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
@@ -27,7 +32,7 @@ internal sealed class FillsSoon : IRule
         from pool in host.Pools
         let growth = pool.Growth(host.Guests)
         where pool.Claimed.Value <= pool.Room.Comfort
-        where growth.After(Quarter) > pool.Room.Comfort && growth.After(Month) <= pool.Room.Usable
+        where Limit.Notices(growth.After(Quarter).ShareOf(pool.Room.Usable)) && growth.After(Month) <= pool.Room.Usable
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"{pool.Pool.Name} on {host.Host.Name} passes 80 % within 90 days",

@@ -32,17 +32,18 @@ internal sealed class GuestDisksOnSpinning : IRule
         let machines = host.Guests.Where(g => g.Guest.Kind == GuestKind.Machine && g.Guest.Placement?.SystemPool == pool.Pool.Name).ToList()
         where machines.Count > 0
         let flash = host.Pools.FirstOrDefault(p => p.IsFlash && !p.Disks.Any(d => d.IsBoot))
-        where flash is not null
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"Guest disks lie on spinning disks in {pool.Pool.Name} on {host.Host.Name}",
-            $"{string.Join(", ", machines.Select(m => m.Guest.Name))}; {flash.Pool.Name} on the same host is flash.",
+            $"{string.Join(", ", machines.Select(m => m.Guest.Name))}; {(flash is null ? $"{host.Host.Name} has no pool of flash for them, and everything they do waits for the heads. A pair of small flash disks changes that most" : $"{flash.Pool.Name} on the same host is flash")}.",
             () =>
-                machines
-                    .Where(m => machines.Aggregate(ByteSize.Zero, (sum, other) => sum + other.SystemDisk) <= flash.Spare)
+                (flash is null ? [] : machines)
+                    .Where(m =>
+                        machines.Aggregate(ByteSize.Zero, (sum, other) => sum + other.SystemDisk + other.Scratch.Value) <= flash!.Spare
+                    )
                     .Take(1)
                     .Select(_ => new Fix(
-                        $"Move their disks to {flash.Pool.Name}",
+                        $"Move their disks to {flash!.Pool.Name}",
                         l => new Changed(
                             machines.Aggregate(
                                 l,

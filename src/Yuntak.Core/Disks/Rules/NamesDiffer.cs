@@ -3,6 +3,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Disks.Rules;
@@ -16,15 +17,14 @@ internal sealed class NamesDiffer : IRule
             "disks.names-differ",
             Severity.Mind,
             Station.Disks,
-            Says: "Pools for guest disks have the same name on every host.",
+            Says: "Pools that are meant for guest disks, or hold them, have the same name on every host.",
             Because: "A guest moves to another host by itself only when it finds a pool of the name it knows.",
             Source: Source.CommonPractice
         );
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
-        from kind in new[] { ContentKind.GuestDisks }
-        let pools = lab.Hosts.SelectMany(h => h.Pools.Where(p => p.Pool.Takes.Contains(kind)).Select(p => (Host: h, Pool: p))).ToList()
+        from pools in new[] { ForGuestDisks(lab).ToList() }
         let names = pools.GroupBy(p => p.Pool.Pool.Name, StringComparer.OrdinalIgnoreCase).OrderByDescending(g => g.Count()).ToList()
         where names.Count > 1
         from odd in names.Skip(1).SelectMany(g => g)
@@ -41,4 +41,12 @@ internal sealed class NamesDiffer : IRule
                     ),
                 ]
         );
+
+    private static IEnumerable<(HostAssessment Host, PoolBudget Pool)> ForGuestDisks(Sums lab) =>
+        from host in lab.Hosts
+        from pool in host.Pools
+        where
+            pool.Pool.Takes.Contains(ContentKind.GuestDisks)
+            || host.Guests.Any(g => g.Guest.Kind != GuestKind.AppStack && g.Guest.Placement?.SystemPool == pool.Pool.Name)
+        select (host, pool);
 }

@@ -11,6 +11,8 @@ namespace Yuntak.Core.Disks.Rules;
 /// <summary>A parity disk holds as much as the largest data disk.</summary>
 internal sealed class ParityDiskSmall : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(Share.All, "of the largest data disk", LimitSide.Below);
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -20,7 +22,10 @@ internal sealed class ParityDiskSmall : IRule
             Says: "A parity disk is at least as large as the largest data disk.",
             Because: "What lies beyond its end has no parity and is lost with its disk.",
             Source: Source.Arithmetic
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>

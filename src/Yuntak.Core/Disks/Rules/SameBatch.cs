@@ -10,6 +10,10 @@ namespace Yuntak.Core.Disks.Rules;
 /// <summary>Disks that were born together may die together.</summary>
 internal sealed class SameBatch : IRule
 {
+    private static readonly RuleLimit Disks = new(3, "disks", "of one model and one age", LimitSide.From);
+    private static readonly RuleLimit Age = new(2, "years", "of age", LimitSide.From);
+    private static readonly RuleLimit Apart = new(FailureRates.BatchHours, "hours", "between the youngest and the oldest", LimitSide.UpTo);
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,22 +23,19 @@ internal sealed class SameBatch : IRule
             Says: "The disks of a pool with parity are not all of one model and one age.",
             Because: "Disks of one batch fail closer together than the odds say, and a rebuild works the others hardest.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Disks, Age, Apart],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
-        where pool.Pool.Layout.ParityDisks() > 0 && pool.Disks.Count >= Several && pool.AgeYears >= Young
-        where pool.Disks.All(d => d.Model is not null && d.HoursRun is not null) && pool.Disks.Select(d => d.Model).Distinct().Count() == 1
-        where pool.Disks.Max(d => d.HoursRun!.Value) - pool.Disks.Min(d => d.HoursRun!.Value) < AMonth
+        where pool.Pool.Layout.ParityDisks() > 0 && pool.IsOneBatch && Disks.Notices(pool.Disks.Count) && Age.Notices(pool.AgeYears)
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"The disks of {pool.Pool.Name} on {host.Host.Name} are all of one batch",
-            $"{pool.Disks.Count} × {pool.Disks[0].Model}, {Numbers.Short(Math.Round(pool.AgeYears, 1))} years old. Replace one or two before their time, and keep a spare."
+            $"{pool.Disks.Count} × {pool.Disks[0].Model}, {Numbers.Short(Math.Round(pool.AgeYears, 1))} years old. Odds of losing it within a year: {(pool.Risk is { } risk ? Odds.Words(risk.LossPerYear, risk.LossInBatch) : "unknown while it has too few disks")}. Replace one or two before their time, and keep a spare."
         );
-
-    private const int Several = 3;
-    private const double Young = 2;
-    private const double AMonth = 730;
 }

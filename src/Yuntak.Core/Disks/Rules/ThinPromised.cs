@@ -9,6 +9,8 @@ namespace Yuntak.Core.Disks.Rules;
 /// <summary>Thin volumes are not promised much more than there is.</summary>
 internal sealed class ThinPromised : IRule
 {
+    private static readonly RuleLimit Limit = new(1.5, "times", "the room promised");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -18,18 +20,19 @@ internal sealed class ThinPromised : IRule
             Says: "Thin volumes are promised no more than one and a half times the room of their pool.",
             Because: "When they fill together, every guest in the pool stops at once.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
-        where pool.Pool.Thin && pool.Promised > pool.Room.Usable * Times
+        where pool.Pool.Thin && Limit.Notices(pool.Promised.ShareOf(pool.Room.Usable))
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"{pool.Pool.Name} on {host.Host.Name} has promised far more than it has",
             $"{pool.Promised.ToDecimalString()} promised, {pool.Room.Usable.ToDecimalString()} there, {pool.Claimed.Value.ToDecimalString()} expected to be used."
         );
-
-    private const double Times = 1.5;
 }

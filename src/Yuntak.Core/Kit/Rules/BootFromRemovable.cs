@@ -15,8 +15,8 @@ internal sealed class BootFromRemovable : IRule
             "kit.boot-from-stick",
             Severity.Note,
             Station.Kit,
-            Says: "A host that starts from a USB stick or memory card keeps a copy of it and writes its logs elsewhere.",
-            Because: "Sticks and cards wear out from small writes and fail without notice.",
+            Says: "A host that starts from USB or from a memory card keeps a copy of it and writes its logs elsewhere.",
+            Because: "Sticks and cards wear out from small writes and fail without notice, and a USB plug comes loose.",
             Source: Source.CommonPractice
         );
 
@@ -28,7 +28,7 @@ internal sealed class BootFromRemovable : IRule
         where disk.IsBoot
         select Info.On(
             Subject.Of(host.Host),
-            $"{host.Host.Name} starts from a {(disk.Kind == DiskKind.Usb ? "USB stick" : "memory card")}",
+            $"{host.Host.Name} starts from a {(disk.Kind == DiskKind.Card ? "memory card" : disk.Removable ? "USB stick" : "disk on USB")}",
             $"Keep a copy of {disk.Name} ({disk.Size.ToDecimalString()}) in a drawer, and keep logs off it."
         );
 }

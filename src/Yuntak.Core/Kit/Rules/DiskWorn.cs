@@ -10,6 +10,8 @@ namespace Yuntak.Core.Kit.Rules;
 /// <summary>Flash wears out by being written to.</summary>
 internal sealed class DiskWorn : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(new Share(DiskHealth.WornPercent / 100), "of its promised writing used");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,12 +21,15 @@ internal sealed class DiskWorn : IRule
             Says: "No flash disk is past 80 % of its promised writing.",
             Because: "Past it the maker promises nothing; some then turn read-only from one write to the next.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
-        let worn = host.Host.Disks.Where(d => d.Health is { Worn: true }).ToList()
+        let worn = host.Host.Disks.Where(d => d.Health?.WearPercent is { } worn && Limit.Notices(worn / 100)).ToList()
         where worn.Count > 0
         select Info.On(
             Subject.Of(host.Host),

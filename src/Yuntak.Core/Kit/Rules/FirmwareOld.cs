@@ -12,6 +12,8 @@ internal sealed class FirmwareOld : IRule
 {
     private const int OldYears = 2;
 
+    private static readonly RuleLimit Limit = new(OldYears, "years", "of age when it was read");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -21,7 +23,10 @@ internal sealed class FirmwareOld : IRule
             Says: "A host's firmware is younger than two years, or somebody has looked for a newer one since.",
             Because: "Old firmware keeps old faults: devices that cannot be reset, isolation groups that are too large, holes that are known.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>

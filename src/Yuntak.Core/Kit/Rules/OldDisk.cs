@@ -10,6 +10,8 @@ namespace Yuntak.Core.Kit.Rules;
 /// <summary>Disks past five years fail more often.</summary>
 internal sealed class OldDisk : IRule
 {
+    private static readonly RuleLimit Limit = new(Disk.OldHours, "hours", "run");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,12 +21,15 @@ internal sealed class OldDisk : IRule
             Says: "No disk has run for more than five years (43,800 hours).",
             Because: "Disks fail about twice as often from the sixth year on.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
-        let old = host.Host.Disks.Where(d => d.HoursRun > Disk.OldHours).ToList()
+        let old = host.Host.Disks.Where(d => d.HoursRun is { } hours && Limit.Notices(hours)).ToList()
         where old.Count > 0
         select Info.On(
             Subject.Of(host.Host),

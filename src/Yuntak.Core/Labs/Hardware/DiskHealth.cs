@@ -1,3 +1,5 @@
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>What a disk says of its own health. Whatever it does not say is null.</summary>
@@ -24,7 +26,7 @@ public sealed record DiskHealth(
     public bool LostSectors => ReallocatedSectors > 0 || PendingSectors > 0;
 
     /// <summary>Whether a flash disk is past its comfortable wear.</summary>
-    public bool Worn => WearPercent > WornPercent;
+    public bool Worn => WearPercent is { } worn && new Share(worn) > new Share(WornPercent);
 
     /// <summary>In one word.</summary>
     public string Word =>

@@ -42,15 +42,25 @@ public sealed record Hardware(
     /// <summary>The function of that address, if there is one.</summary>
     public PciFunction? Function(string? address) => Functions.FirstOrDefault(f => f.Address == address);
 
-    /// <summary>What the wire carries: where goodput was measured the best of it, else the speed of the fastest port; null when neither is known.</summary>
-    public DataRate? FastestLink
+    /// <summary>The part of the line rate that carries data: 1,460 bytes in frames of 1,538 on the wire, at an MTU of 1,500 (IEEE 802.3 framing, TCP/IPv4 headers).</summary>
+    public static readonly Share GoodputShare = new(1460.0 / 1538);
+
+    /// <summary>
+    /// What the wire carries: where goodput was measured the best of it, else 94.9 % of the speed of the fastest port whose link is not down; null when neither is known.
+    /// </summary>
+    public DataRate? Goodput
     {
         get
         {
             double[] speeds =
                 LinkSpeeds.Count > 0
                     ? [.. LinkSpeeds.Select(l => l.Goodput.BitsPerSecond)]
-                    : [.. Ports.Where(p => p.SpeedMbps is not null).Select(p => DataRate.FromMbps(p.SpeedMbps!.Value).BitsPerSecond)];
+                    :
+                    [
+                        .. Ports
+                            .Where(p => p is { SpeedMbps: not null, Up: not false })
+                            .Select(p => DataRate.FromMbps(p.SpeedMbps!.Value).BitsPerSecond * GoodputShare),
+                    ];
             return speeds.Length == 0 ? null : new DataRate(speeds.Max());
         }
     }

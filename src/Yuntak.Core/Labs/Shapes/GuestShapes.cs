@@ -198,6 +198,18 @@ public static class GuestShapes
             .Saying((_, g) => (g.Growth ?? new Growth()).Words())
             .IsKnown()
             .Explained("of its bulk data"),
+        new ListOf<Guest, int>(
+            "ports",
+            nameof(Labs.Guest.Ports),
+            "ports it answers on",
+            Codecs.Whole(1, 65_535),
+            g => g.Ports,
+            (g, v) => g with { Ports = v }
+        )
+        {
+            Most = 50,
+            None = "none said",
+        }.Explained("TCP; left out, only those a published standard names are known"),
         new ListOf<Guest, string>(
             "devices",
             nameof(Labs.Guest.Devices),

@@ -60,6 +60,17 @@ public static class LabShapes
                 s => s.ReadCacheCap,
                 (s, v) => s with { ReadCacheCap = v }
             )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "batch-times",
+                nameof(LabSettings.BatchTimes),
+                "times as likely disks of one batch fail once one has",
+                Codecs.Number(1, 1000),
+                LabSettings.Default.BatchTimes,
+                s => s.BatchTimes,
+                (s, v) => s with { BatchTimes = v }
+            )
             .IsOptional()
     );
 

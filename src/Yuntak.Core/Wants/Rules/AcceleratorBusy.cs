@@ -10,7 +10,7 @@ namespace Yuntak.Core.Wants.Rules;
 /// <summary>An AI accelerator keeps up only while it has some rest.</summary>
 internal sealed class AcceleratorBusy : IRule
 {
-    private const double Comfort = 0.7;
+    private static readonly RuleLimit Limit = RuleLimit.Share(new Share(0.7), "of the time of an AI accelerator");
 
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -21,17 +21,20 @@ internal sealed class AcceleratorBusy : IRule
             Says: "No guest keeps an AI accelerator busy for more than 70 % of the time.",
             Because: "When everybody moves at once, looks queue up and are dropped.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
         let share = guest.AcceleratorShare
-        where share.Value > Comfort
+        where Limit.Notices(share.Value)
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} asks too much of an accelerator",
-            $"Its looks take {Numbers.Percent(share.Value)} of the time of one accelerator. Look at fewer frames a second, or give it a quicker one.",
+            $"Its looks take {share.Value} of the time of one accelerator. Look at fewer frames a second, or give it a quicker one.",
             figure: share
         );
 }

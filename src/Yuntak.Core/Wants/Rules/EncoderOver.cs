@@ -10,6 +10,8 @@ namespace Yuntak.Core.Wants.Rules;
 /// <summary>A video encoder does so many pixels a second and no more.</summary>
 internal sealed class EncoderOver : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(Share.All, "of what the encoders do");
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,13 +21,16 @@ internal sealed class EncoderOver : IRule
             Says: "What guests leave to a video encoder is no more than it does.",
             Because: "Past its capacity every film on it stutters, not only the last one.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from use in EncoderUse.Of(host)
-        where use.Over
+        where use.Capacity is { } does && Limit.Notices(does > 0 ? use.Asked.Value / does : double.PositiveInfinity)
         select Info.On(
             Subject.Of(use.Guests[0].Guest),
             $"{string.Join(", ", use.Guests.Select(g => g.Guest.Name))}: more than the encoder in {host.Host.Name} does",

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
@@ -32,7 +33,7 @@ internal sealed class MachineOnlyService : IRule
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} must be a machine",
-            $"A {profile.Name} as {(guest.Guest.Kind == GuestKind.AppStack ? "an" : "a")} {guest.Guest.Kind.Words()} would share the host's kernel.",
+            $"{Names.A(profile.Name, capital: true)} as {Names.A(guest.Guest.Kind.Words())} would share the host's kernel.",
             () =>
                 [new Fix($"Make {guest.Guest.Name} a machine", GuestEdits.Change(guest.Guest.Id, g => g with { Kind = GuestKind.Machine }))]
         );

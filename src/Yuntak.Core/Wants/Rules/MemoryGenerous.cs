@@ -3,6 +3,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Wants.Rules;
@@ -10,8 +11,7 @@ namespace Yuntak.Core.Wants.Rules;
 /// <summary>A guest given far more memory than advised keeps it from the next one.</summary>
 internal sealed class MemoryGenerous : IRule
 {
-    /// <summary>How many times the advice is too much.</summary>
-    public const int Times = 4;
+    private static readonly RuleLimit Limit = new(4, "times", "the memory advised");
 
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -22,12 +22,17 @@ internal sealed class MemoryGenerous : IRule
             Says: "No guest is given more than four times the memory advised.",
             Because: "Given «because it is there», it is missing when the next guest comes.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
-        where guest.Memory > Times * guest.AdvisedMemory.Value
+        where Limit.Notices(guest.Memory.ShareOf(guest.AdvisedMemory.Value))
+        // An engine is sized by the stacks meant for it; it may wait for them.
+        where !(guest.Follows(ProfileBook.AppEngine) && guest.Inner.Count == 0)
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} has far more memory than it needs",

@@ -4,12 +4,15 @@ using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A guest given less memory than its service is expected to use.</summary>
 internal sealed class MemoryStarved : IRule
 {
+    private static readonly RuleLimit Limit = RuleLimit.Share(Share.All, "of the memory expected in use", LimitSide.Below);
+
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
@@ -19,12 +22,15 @@ internal sealed class MemoryStarved : IRule
             Says: "No guest is given less memory than its services are expected to use.",
             Because: "It swaps, or the kernel ends the service when it is busiest.",
             Source: Source.CommonPractice
-        );
+        )
+        {
+            Limits = [Limit],
+        };
 
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
-        where guest.Memory < guest.ExpectedMemory
+        where Limit.Notices(guest.Memory.ShareOf(guest.ExpectedMemory))
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} is short of memory",

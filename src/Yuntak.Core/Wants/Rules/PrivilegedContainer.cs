@@ -29,11 +29,19 @@ internal sealed class PrivilegedContainer : IRule
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} is a privileged container",
-            "People do it for network mounts inside. Mount on the host and hand the folder in, or make it a machine.",
+            Why(guest),
             () =>
                 [
                     new Fix("Make it unprivileged", GuestEdits.Change(guest.Guest.Id, g => g with { Privileged = false })),
                     new Fix("Make it a machine", GuestEdits.Change(guest.Guest.Id, g => g with { Kind = GuestKind.Machine })),
                 ]
         );
+
+    /// <summary>What it is probably privileged for, and how that is had without.</summary>
+    private static string Why(Sizing guest) =>
+        guest.Inner.Count > 0 || guest.Follows(ProfileBook.AppEngine)
+            ? $"An app engine runs in it{(guest.Inner.Count > 0 ? $" for {string.Join(", ", guest.Inner.Select(i => i.Guest.Name))}" : "")}: whatever breaks out of a stack is root on {guest.Guest.Name}'s host. Nesting works unprivileged too; a machine keeps it apart."
+        : guest.Leading.Needs.Count > 0
+            ? $"Devices are easier to map that way ({guest.Leading.Needs[0]}). Unprivileged it needs the group of the device mapped; network shares are mounted on the host and handed in."
+        : "Nothing it does needs that. Devices and network shares, the usual reasons, are handed in by the host; or make it a machine.";
 }

@@ -30,7 +30,7 @@ internal sealed class ScratchOnSpinning : IRule
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} converts on spinning disks",
-            $"Up to {guest.Scratch.Value.ToDecimalString()} of scratch space would lie on {pool.Pool.Name}. Put its system disk on flash.",
+            $"Up to {guest.Scratch.Value.ToDecimalString()} of scratch space would lie on {pool.Pool.Name}. Put its system disk, and the scratch space with it, on flash.",
             figure: guest.Scratch
         );
 }

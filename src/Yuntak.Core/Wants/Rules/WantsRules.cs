@@ -12,6 +12,8 @@ internal static class WantsRules
         new MachineOnlyService(),
         new NoDataFolder(),
         new WrongFamily(),
+        new ProcessorsShort(),
+        new PinnedCannotShrink(),
         new MemoryStarved(),
         new MemoryGenerous(),
         new LatestTag(),
@@ -22,5 +24,6 @@ internal static class WantsRules
         new PrivilegedContainer(),
         new HealthCheckShort(),
         new StreamsOverLink(),
+        new ShrinkSaysNothing(),
     ];
 }

@@ -54,6 +54,9 @@ public sealed class LayoutsModel(DeskService desks, LabStore store) : LabPageMod
     /// <summary>Why nothing is shown.</summary>
     public string? Problem { get; private set; }
 
+    /// <summary>Why none of the ways is recommended, where that is so.</summary>
+    public string? WhyNone => LayoutChooser.WhyNone([.. Found.Select(f => f.Way)]);
+
     /// <summary>The host the disks are in, if any.</summary>
     public Host? Host => HostId is null ? null : Desk.Lab.Host(new HostId(HostId));
 

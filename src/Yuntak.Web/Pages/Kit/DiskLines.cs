@@ -1,5 +1,5 @@
-using System.Text.RegularExpressions;
 using Yuntak.Core.Base;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
@@ -7,9 +7,11 @@ using Yuntak.Core.Units;
 namespace Yuntak.Web.Pages.Kit;
 
 /// <summary>Reads disks typed one a line: «2 x 4 TB spinning», «240 GB sata-flash boot».</summary>
-internal static partial class DiskLines
+internal static class DiskLines
 {
     private const int MostAtOnce = 64;
+    private const int MostTogether = 256;
+    private const string Boot = "boot";
 
     /// <summary>The disks, with ids made up from the host's name until they are read from the host itself.</summary>
     /// <exception cref="Refused">A line cannot be read; the message quotes it.</exception>
@@ -19,21 +21,16 @@ internal static partial class DiskLines
         List<Disk> disks = [];
         foreach (var line in lines.Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
-            var match = Line().Match(line);
-            if (
-                !match.Success
-                || !ByteSize.TryParse(match.Groups["size"].Value, Prefixes.Decimal, out var size)
-                || size == ByteSize.Zero
-                || !LabWords.Disks.TryRead(match.Groups["kind"].Value.ToLowerInvariant(), out var kind)
-            )
+            var boots = line.EndsWith(" " + Boot, StringComparison.OrdinalIgnoreCase);
+            var (count, size, kind) = DiskText.Sort(boots ? line[..^Boot.Length].TrimEnd() : line);
+            if (kind is null)
             {
                 throw new Refused(
-                    $"Disks: a line is «2 x 4 TB spinning», not «{Names.Clean(line)}». Kinds are {string.Join(", ", LabWords.Disks.Known)}."
+                    $"Disks: «{Names.Short(Names.Clean(line))}» does not say what they are. A line is «2 x 4 TB spinning»; kinds are {string.Join(", ", LabWords.Disks.Known)}."
                 );
             }
 
-            var count = match.Groups["count"].Success ? int.Parse(match.Groups["count"].Value) : 1;
-            if (count is < 1 or > MostAtOnce || disks.Count + count > 256)
+            if (count > MostAtOnce || disks.Count + count > MostTogether)
             {
                 throw new Refused($"Disks: 1 to {MostAtOnce} on a line, not {count}.");
             }
@@ -42,24 +39,11 @@ internal static partial class DiskLines
             {
                 var name = Enumerable.Range(1, int.MaxValue).Select(i => $"disk {i}").First(names.Add);
                 disks.Add(
-                    new Disk(
-                        $"{Names.Slug(hostName)}-{name.Replace(' ', '-')}",
-                        name,
-                        size,
-                        kind,
-                        match.Groups["boot"].Success && n == 0 ? ["/"] : []
-                    )
+                    new Disk($"{Names.Slug(hostName)}-{name.Replace(' ', '-')}", name, size, kind.Value, boots && n == 0 ? ["/"] : [])
                 );
             }
         }
 
         return disks;
     }
-
-    [GeneratedRegex(
-        @"^((?<count>[0-9]{1,3})\s*[x×*]\s*)?(?<size>[0-9.,]+\s*[a-z]+)\s+(?<kind>[a-z-]+)(?<boot>\s+boot)?$",
-        RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture,
-        500
-    )]
-    private static partial Regex Line();
 }

@@ -9,7 +9,7 @@ namespace Yuntak.Web.Pages.Kit;
 /// <summary>What was typed about a host, kept as typed so that nothing is lost when something in it is wrong.</summary>
 public sealed class HostForm
 {
-    private static readonly string[] NotAsked = ["id", "read-on", "read-from-tools", "powers-on", "address-fixed"];
+    private static readonly string[] NotAsked = ["id", "read-on", "read-from-tools"];
     private static readonly string[] NotOfProcessor = ["model"];
     private readonly FormFields fields;
 
@@ -50,6 +50,8 @@ public sealed class HostForm
 
         values["virtualisation"] = host.Processor.Virtualisation.YesNo() ?? "";
         values["battery-backup"] = host.BatteryBackup.YesNo() ?? "";
+        values["powers-on"] = host.PowersOn.YesNo() ?? "";
+        values["address-fixed"] = host.AddressFixed.YesNo() ?? "";
         return new HostForm(new FormFields(values));
     }
 

@@ -23,14 +23,35 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     [BindProperty(Name = "part", SupportsGet = true)]
     public int? Part { get; set; }
 
+    /// <summary>The host whose work alone is shown, by its id; null for all.</summary>
+    [BindProperty(Name = "host", SupportsGet = true)]
+    public string? OnlyHost { get; set; }
+
+    /// <summary>The host whose work alone is shown.</summary>
+    public Host? Only => OnlyHost is null ? null : Desk.Lab.Host(new HostId(OnlyHost)) ?? Desk.AsBuilt.Lab.Host(new HostId(OnlyHost));
+
+    /// <summary>The hosts that have work to do.</summary>
+    public IEnumerable<Host> HostsWithWork =>
+        Desk
+            .Lab.Hosts.Concat(Desk.AsBuilt.Lab.Hosts.Where(h => Desk.Lab.Host(h.Id) is null))
+            .Where(h => Desk.Runbook.Steps.Any(s => s.Where == h.Name));
+
+    /// <summary>The pieces of work shown, each with its number in the whole runbook.</summary>
+    public IReadOnlyList<RunbookSection> Sections =>
+        Only is { } host ? [.. Desk.Runbook.Sections.Where(s => s.Steps.Any(t => t.Where == host.Name))] : Desk.Runbook.Sections;
+
+    /// <summary>What keeps the view when a form is sent: part and host.</summary>
+    public string Same =>
+        (Parts.Parts > 1 ? $"&part={Parts.Part}" : "") + (OnlyHost is { Length: > 0 } host ? $"&host={Uri.EscapeDataString(host)}" : "");
+
     /// <summary>Which sections are shown: those of the part asked for, else of the part with the first step that is open.</summary>
     public Paging Parts
     {
         get
         {
-            var sections = Desk.Runbook.Sections;
+            var sections = Sections;
             var parts = Paging.Of(sections.Count, AtOnce, Part, "parts of the work");
-            return Part is null ? parts.At(sections.ToList().FindIndex(s => s.Open > 0)) : parts;
+            return Part is null ? parts.At(Sections.ToList().FindIndex(s => s.Open > 0)) : parts;
         }
     }
 
@@ -69,6 +90,10 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt) =>
         ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step)));
+
+    /// <summary>Ticks off all that is left of one piece of work.</summary>
+    public Task<IActionResult> OnPostTickAllAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
+        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.OffAll(Desk.Lab, section)));
 
     public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
         ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));

@@ -128,7 +128,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
         }
 
         TrySize(posted: true);
-        var result = await ChangeFromFormAsync(Keep(before), "/Wants");
+        var result = await ChangeFromFormAsync(Keep(before, place: then == "bench"), "/Wants");
         return then == "bench" && result is RedirectResult { Url: "/Wants" }
             ? Redirect($"/Bench?guest={Uri.EscapeDataString(await IdNowAsync(id))}")
             : result;
@@ -209,24 +209,60 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
             ("system disk", was.SystemDisk.ToString(), now.SystemDisk.ToString()),
             ("bulk data", was.Bulk.ToDecimalString(), now.Bulk.ToDecimalString()),
             ("scratch space", was.Scratch.Value.ToDecimalString(), now.Scratch.Value.ToDecimalString()),
-            ("to encode, Mpx/s", Numbers.Short(was.EncodeMegapixels.Value), Numbers.Short(now.EncodeMegapixels.Value)),
+            ("to convert, Mpx/s", Numbers.Short(was.EncodeMegapixels.Value), Numbers.Short(now.EncodeMegapixels.Value)),
             ("over the network", was.Bandwidth.Value.ToString(), now.Bandwidth.Value.ToString()),
         }.Where(r => r.Item2 != r.Item3 || r.Item1 is "memory" or "processors");
 
     private static Guest WithUsualLoad(Guest guest) => guest with { Wants = [.. guest.Wants.Select(w => w with { Load = [] })] };
 
-    private Edit Keep(Guest? before) =>
+    /// <summary>Hands a device of its host to the guest whole, or takes it back.</summary>
+    public Task<IActionResult> OnPostHandOverAsync(string id, string address, string? back) =>
+        ChangeAsync(
+            lab =>
+                lab.Guest(new GuestId(id)) is { Placement.Host: var host }
+                    ? KitEdits.HandOver(host, address, string.IsNullOrEmpty(back) ? new GuestId(id) : null)(lab)
+                    : throw new Refused("It is on no host yet: place it first, then hand it what is there."),
+            then: $"/Wants/Guest/{Uri.EscapeDataString(id)}#devices"
+        );
+
+    /// <summary>The devices of its host that a machine could be handed whole, bridges apart; none while it is no machine or on no host.</summary>
+    public IEnumerable<PciFunction> Devices =>
+        Id is not null && HostNow is { } host && Desk.Lab.Guest(new GuestId(Id)) is { Kind: GuestKind.Machine }
+            ? host.Hardware.Functions.Where(f => PciClasses.KindOf(f.ClassCode) != "bridge")
+            : [];
+
+    /// <summary>Who has a device of its host whole; null for the host itself.</summary>
+    public Guest? Holder(PciFunction device) =>
+        HostNow is { } host ? Desk.Lab.GuestsOn(host.Id).FirstOrDefault(g => g.Devices.Contains(device.Address)) : null;
+
+    private Edit Keep(Guest? before, bool place) =>
         lab =>
         {
-            var changed = before is null
-                ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab)
-                : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab);
-            if (Form.OwnEngine is not { } kind)
-            {
-                return changed;
-            }
-
-            var nested = NestingEdits.RunInEngineOfItsOwn(before?.Id ?? changed.Lab.Guests[^1].Id, kind)(changed.Lab);
-            return new Changed(nested.Lab, before is null ? $"{changed.Sentence}; {nested.Sentence}" : nested.Sentence);
+            var changed = Kept(before, lab);
+            var id = before?.Id ?? changed.Lab.Guests[^1].Id;
+            // Asked to place it: on the host that takes it best. Where none has room the bench says why.
+            return
+                place
+                && changed.Lab.Guest(id) is { Placement: null, RunsIn: null } guest
+                && FitCheck.Best(Sums.Of(changed.Lab), guest) is { } best
+                ? new Changed(
+                    GuestEdits.Place(id, best.After.Host.Id)(changed.Lab).Lab,
+                    $"{changed.Sentence}; it goes on {best.After.Host.Name}"
+                )
+                : changed;
         };
+
+    private Changed Kept(Guest? before, Lab lab)
+    {
+        var changed = before is null
+            ? GuestEdits.Add(Form.ToGuest(Profiles, null, posted: true))(lab)
+            : GuestEdits.Change(before.Id, g => Form.ToGuest(Profiles, g, posted: true))(lab);
+        if (Form.OwnEngine is not { } kind)
+        {
+            return changed;
+        }
+
+        var nested = NestingEdits.RunInEngineOfItsOwn(before?.Id ?? changed.Lab.Guests[^1].Id, kind)(changed.Lab);
+        return new Changed(nested.Lab, before is null ? $"{changed.Sentence}; {nested.Sentence}" : nested.Sentence);
+    }
 }

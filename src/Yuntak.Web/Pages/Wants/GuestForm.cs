@@ -26,9 +26,9 @@ public sealed class GuestForm
     };
 
     /// <summary>Members that a form does not set: who it is, how far it has come, and where it runs, which is asked otherwise.</summary>
-    private static readonly string[] NotAsked = ["id", "life", "runs-in"];
+    private static readonly string[] NotAsked = ["id", "life", "runs-in", "ports"];
 
-    private static readonly string[] Folded = ["image", "shrink", "made-for", "health-check", "grows-monthly", "grows-yearly"];
+    private static readonly string[] Folded = ["shrink", "made-for", "health-check", "grows-monthly", "grows-yearly"];
 
     private readonly FormFields fields;
 
@@ -44,13 +44,14 @@ public sealed class GuestForm
     public string Engine => fields["engine"];
 
     /// <summary>Whether anything was typed that is folded away at first.</summary>
-    public bool HasMore => Kind == GuestKind.AppStack || Folded.Any(f => fields[f].Length > 0);
+    public bool HasMore => Folded.Any(f => fields[f].Length > 0);
 
     /// <summary>The form of a guest that is there.</summary>
     public static GuestForm Of(Guest guest)
     {
         var values = FormFields.From(GuestShapes.Guest, guest, Called);
-        values["folders"] = string.Join('\n', guest.Folders.Select(f => $"{f.HostPath} {f.ContainerPath}{(f.ReadOnly ? " ro" : "")}"));
+        values["folders"] = string.Join('\n', guest.Folders.Select(f => AppStacks.Line(f)));
+        values["ports"] = string.Join(' ', guest.Ports);
         values["engine"] = guest.RunsIn?.Value ?? "";
         values["grows-monthly"] = guest.Growth is { } growth && growth.PerMonth > ByteSize.Zero ? growth.PerMonth.ToExactString() : "";
         values["grows-yearly"] = Percent(guest.Growth?.ShareAYear);
@@ -109,6 +110,7 @@ public sealed class GuestForm
         return typed with
         {
             Folders = folders,
+            Ports = PortsTyped(),
             RunsIn = typed.Kind == GuestKind.AppStack && Engine.Length > 0 && OwnEngine is null ? new GuestId(Engine) : null,
             Privileged = typed.Privileged && typed.Kind == GuestKind.SystemContainer,
             Growth = GrowthTyped(),
@@ -165,27 +167,18 @@ public sealed class GuestForm
         return [.. values];
     }
 
-    private ValueList<FolderMount> FoldersTyped()
-    {
-        List<FolderMount> folders = [];
-        foreach (var line in fields["folders"].Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
-        {
-            var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-            if (
-                words.Length is < 2 or > 3
-                || !words[0].StartsWith('/')
-                || !words[1].StartsWith('/')
-                || (words.Length == 3 && words[2] != "ro")
-            )
-            {
-                throw new Refused(
-                    $"Data folders: a line is «/folder/on/host /folder/in/container», perhaps with «ro» behind it, not «{Names.Short(Names.Clean(line))}»."
-                );
-            }
+    private ValueList<int> PortsTyped() =>
+        [
+            .. fields["ports"]
+                .Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)
+                .Select(p => Typed.Whole(p, "Ports it answers on", 1, 65_535))
+                .Distinct(),
+        ];
 
-            folders.Add(new FolderMount(Names.Clean(words[0]), Names.Clean(words[1]), words.Length == 3));
-        }
-
-        return [.. folders];
-    }
+    private ValueList<FolderMount> FoldersTyped() =>
+        [
+            .. fields["folders"]
+                .Split('\n', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+                .Select(AppStacks.FolderLine),
+        ];
 }

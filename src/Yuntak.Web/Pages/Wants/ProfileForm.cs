@@ -67,6 +67,8 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
                 fields[row + ".label"] = term.Label;
                 fields[row + ".amount"] = Number(term.Amount);
                 fields[row + ".per"] = string.Join(' ', term.Per);
+                fields[row + ".unless"] = string.Join(' ', term.Unless);
+                fields[row + ".past"] = term.Past > 0 ? Number(term.Past) : "";
                 fields[row + ".published"] = term.Trade ? "" : "1";
                 foreach (var kind in term.Only)
                 {
@@ -174,7 +176,9 @@ public sealed record ProfileForm(IReadOnlyDictionary<string, string> Fields)
             same?.Amount ?? amount,
             [.. this[row + ".per"].Split([' ', ','], StringSplitOptions.RemoveEmptyEntries)],
             [.. ProfileWords.Kinds.Values.Where(k => this[$"{row}.only.{ProfileWords.Kinds.Word(k)}"] == "1")],
-            Trade: this[row + ".published"] != "1"
+            Trade: this[row + ".published"] != "1",
+            Unless: [.. this[row + ".unless"].Split([' ', ','], StringSplitOptions.RemoveEmptyEntries)],
+            Past: Typed.OptionalNumber(this[row + ".past"], $"{terms.Label}, {label}, free") ?? 0
         );
     }
 

@@ -1,0 +1,22 @@
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Kit;
+
+/// <summary>Whether a host has a second leg for a router: a port for each side, tagged networks on one port, or a private bridge for trying things.</summary>
+public static class RouterLegs
+{
+    private const int Needed = 2;
+
+    /// <summary>
+    /// Whether there is a second leg of any sort. Bridges are what was read; where tagged networks cannot be seen from the host, somebody has ticked the line about
+    /// network ports. Null while nobody knows the ports.
+    /// </summary>
+    public static bool? HasSecond(Host host) =>
+        host.NetworkPorts >= Needed
+        || host.Hardware.Bridges.Count >= Needed
+        || host.Hardware.Bridges.Any(b => b.Ports.Count == 0)
+        || host.Checks.Any(c => c.Item == Readiness.NetworkPorts)
+            ? true
+        : host.NetworkPorts is null ? null
+        : false;
+}
