@@ -5,6 +5,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Exports;
 using Yuntak.Formats.LabFiles;
 using Yuntak.Tests;
 
@@ -188,6 +189,7 @@ public class LabFileTests
         var page = File.ReadAllText(Path.Combine(docs, "lab-file.md"));
         page.ShouldContain(LabFileDocs.TableBegins);
         page.ShouldBe(LabFileDocs.Page(page), "run ./yuntak docs");
+        File.ReadAllText(Path.Combine(docs, "rule-book.md")).ShouldBe(RuleBookMarkdown.Page(), "run ./yuntak docs");
     }
 
     [Fact]

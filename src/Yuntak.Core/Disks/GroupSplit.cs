@@ -5,17 +5,17 @@ namespace Yuntak.Core.Disks;
 
 /// <summary>
 /// Splits disks over groups of one layout, like sizes together, whatever the order in which they are listed: of all ways to cut the disks, sorted by size, into
-/// groups, the one with the most room, and of those the most even one. An even split is kept where cutting by size would not gain a hundredth.
+/// groups, the one in which unequal sizes waste least, and of those the most even one. An even split is kept where another would save less than a hundredth.
 /// Worked out once for every number of groups up to the most that is asked for, in about disks² × groups steps.
 /// </summary>
 internal sealed class GroupSplit
 {
-    private const double WorthIt = 1.01;
+    private const double WorthIt = 0.01;
     private readonly PoolLayout layout;
     private readonly DiskSpec[] sorted;
     private readonly long[] sum;
     private readonly long[] everySecond;
-    private readonly (long Room, long Squares, int From)[][] best;
+    private readonly (long Waste, long Squares, int From)[][] best;
 
     /// <param name="layout">How each group shares its data.</param>
     /// <param name="disks">The disks, in any order.</param>
@@ -46,11 +46,9 @@ internal sealed class GroupSplit
             return even;
         }
 
-        var roomiest = Roomiest(groups);
-        return Room(roomiest) > Room(even) * WorthIt ? roomiest : even;
+        var saved = even.Sum(g => (double)g.LeftOver.Bytes) - best[groups][sorted.Length].Waste;
+        return saved > WorthIt * sum[^1] ? BySize(groups) : even;
     }
-
-    private static double Room(List<DiskGroup> groups) => groups.Sum(g => (double)g.AfterParity.Bytes);
 
     private List<DiskGroup> Even(int groups)
     {
@@ -67,7 +65,7 @@ internal sealed class GroupSplit
         return made;
     }
 
-    private List<DiskGroup> Roomiest(int groups)
+    private List<DiskGroup> BySize(int groups)
     {
         List<DiskGroup> made = [];
         for (var (n, end) = (groups, sorted.Length); n > 0; end = best[n][end].From, n--)
@@ -78,31 +76,31 @@ internal sealed class GroupSplit
         return made;
     }
 
-    /// <summary>For each number of groups and each number of first disks: the most room, and where the last group begins.</summary>
-    private (long Room, long Squares, int From)[][] Cuts(int most)
+    /// <summary>For each number of groups and each number of first disks: the least waste, and where the last group begins.</summary>
+    private (long Waste, long Squares, int From)[][] Cuts(int most)
     {
         var fewest = layout.FewestDisks();
-        var cuts = new (long Room, long Squares, int From)[most + 1][];
-        cuts[0] = [.. Enumerable.Range(0, sorted.Length + 1).Select(n => (n == 0 ? 0 : -1L, 0L, 0))];
+        var cuts = new (long Waste, long Squares, int From)[most + 1][];
+        cuts[0] = [.. Enumerable.Range(0, sorted.Length + 1).Select(n => (n == 0 ? 0L : -1L, 0L, 0))];
         for (var groups = 1; groups <= most; groups++)
         {
-            var row = new (long Room, long Squares, int From)[sorted.Length + 1];
+            var row = new (long Waste, long Squares, int From)[sorted.Length + 1];
             Array.Fill(row, (-1, 0, 0));
             for (var end = groups * fewest; end <= sorted.Length; end++)
             {
                 for (var from = (groups - 1) * fewest; from <= end - fewest; from++)
                 {
                     var before = cuts[groups - 1][from];
-                    if (before.Room < 0)
+                    if (before.Waste < 0)
                     {
                         continue;
                     }
 
-                    var room = before.Room + RoomOf(from, end);
+                    var waste = before.Waste + WasteOf(from, end);
                     var squares = before.Squares + ((long)(end - from) * (end - from));
-                    if (room > row[end].Room || (room == row[end].Room && squares < row[end].Squares))
+                    if (row[end].Waste < 0 || waste < row[end].Waste || (waste == row[end].Waste && squares < row[end].Squares))
                     {
-                        row[end] = (room, squares, from);
+                        row[end] = (waste, squares, from);
                     }
                 }
             }
@@ -113,16 +111,15 @@ internal sealed class GroupSplit
         return cuts;
     }
 
-    /// <summary>Bytes of room of the disks from one place to another, the largest first, without making a group of them.</summary>
-    private long RoomOf(int from, int end) =>
+    /// <summary>Bytes that unequal sizes waste among the disks from one place to another, the largest first, without making a group of them.</summary>
+    private long WasteOf(int from, int end) =>
         layout switch
         {
-            PoolLayout.Single or PoolLayout.Mirror => sorted[end - 1].Size.Bytes,
-            PoolLayout.Stripe => sum[end] - sum[from],
-            PoolLayout.StripedMirrors => SecondsOfPairs(from, end),
-            PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => sum[end] - sum[from + layout.ParityDisks()],
-            PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => (end - from - layout.ParityDisks())
-                * sorted[end - 1].Size.Bytes,
+            PoolLayout.Single or PoolLayout.Stripe or PoolLayout.Dedicated1 or PoolLayout.Dedicated2 => 0,
+            PoolLayout.StripedMirrors => sum[end] - sum[from] - (2 * SecondsOfPairs(from, end)),
+            PoolLayout.Mirror or PoolLayout.Parity1 or PoolLayout.Parity2 or PoolLayout.Parity3 => sum[end]
+                - sum[from]
+                - ((end - from) * sorted[end - 1].Size.Bytes),
         };
 
     private long SecondsOfPairs(int from, int end)

@@ -198,7 +198,7 @@ public sealed class PoolPlan
             var kept = PoolRoom.Efficiency(widest, Layout.ParityDisks(), (int)small.Bytes);
             if (kept <= ThinShare || Block < GuestBlock)
             {
-                yield return $"Small blocks on parity waste room: at {small.ToExactString()} {Numbers.Percent(kept)} remain. Put guest disks on mirrors.";
+                yield return $"Small blocks on parity waste room: at {small} {Numbers.Percent(kept)} remain. Put guest disks on mirrors.";
             }
         }
 

@@ -216,7 +216,7 @@ internal static class FurtherServices
                 new("parameters", "Parameters", "billion", "{0} parameters", 8, 0.1, 1_000, 0.1),
                 new("bits", "Bits for each", "bits", "{0} each", 4, 1, 32),
                 new("cores", "Cores while it answers", "", "{0} cores while it answers", 4, 2, 256),
-                new("context", "Context it keeps in mind, tokens", "", "{0} tokens of context", 8_000, 0, 10_000_000, 1_000),
+                new("context", "Long context kept in mind, tokens", "", "{0} tokens of context", 0, 0, 10_000_000, 1_000),
                 new("models", "Models kept", "", "{0} kept", 1, 1, 100),
                 new("main-memory", "Kept in main memory, not on a graphics card", "", "in main memory", 1, 0, 1, YesNo: true),
             ],

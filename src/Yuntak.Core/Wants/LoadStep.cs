@@ -67,13 +67,8 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
             Part(before.BusyCores.Value, after.BusyCores.Value, 0.25, v => $"{Numbers.Short(v)} cores"),
             Part(before.ExpectedMemory.Bytes, after.ExpectedMemory.Bytes, 1 << 20, v => $"{ByteSize.Rounded(v)} of memory"),
             Part(data.was.Bytes, data.now.Bytes, 1 << 20, v => $"{ByteSize.Rounded(v).ToDecimalString()} of disk"),
-            Part(before.LeftToEncoder, after.LeftToEncoder, 1, v => $"{Numbers.Short(v)} Mpx/s of a video encoder"),
-            Part(
-                before.AcceleratorShare.Value.Value,
-                after.AcceleratorShare.Value.Value,
-                0.01,
-                v => $"{new Share(v)} of an AI accelerator"
-            ),
+            Beside(before.LeftToEncoder, after.LeftToEncoder, v => $"{Numbers.Short(v)} Mpx/s of a video encoder"),
+            Beside(before.AcceleratorShare.Value.Value, after.AcceleratorShare.Value.Value, v => $"{new Share(v)} of an AI accelerator"),
         ];
         var adds = parts.Select(p => p.Words).OfType<string>().ToList();
         if (adds.Count == 0)
@@ -93,9 +88,13 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
     private static (double Part, string? Words) Part(double was, double now, double floor, Func<double, string> words)
     {
         var change = now - was;
-        var part = Math.Abs(change) / Math.Max(floor, Math.Max(Math.Abs(was), Math.Abs(now)));
+        var part = Math.Abs(change) / Math.Max(floor, was);
         return part < Worth ? (0, null) : (part, (change > 0 ? "+ " : "− ") + words(Math.Abs(change)));
     }
+
+    /// <summary>What is asked of a device is said, but does not change the guest itself.</summary>
+    private static (double Part, string? Words) Beside(double was, double now, Func<double, string> words) =>
+        (0, Part(was, now, 1e-3, words).Words);
 
     private const double Worth = 0.001;
 }

@@ -115,8 +115,9 @@ public class BudgetTests
             .WithGuestOn(Small.Guest("films", "media-library", GuestKind.Machine, new LoadValue("library", 1)), "kiln");
         var pool = Assessment.Of(lab).Hosts[0].Pools[0];
 
-        pool.Claimed.Value.ShouldBe(ByteSize.FromGB(100) + ByteSize.FromGiB(20) + ByteSize.FromTB(1));
-        pool.Claimed.Inputs.Select(i => i.Label).ShouldBe(["in it already", "films, system disk", "films, bulk data", "room"]);
+        pool.Claimed.Value.ShouldBe(ByteSize.FromGB(100) + ByteSize.FromGiB(28) + ByteSize.FromGB(3.6) + ByteSize.FromTB(1));
+        pool.Claimed.Inputs.Select(i => i.Label)
+            .ShouldBe(["in it already", "films, system disk", "films, scratch space", "films, bulk data"]);
     }
 
     [Theory]

@@ -33,8 +33,8 @@ public class EncoderUseTests
 
         use.Guests.Count.ShouldBe(2);
         use.Cards.Single().Address.ShouldBe(Card);
-        // 1080p → 720p at 30 frames a second: 1280 × 720 × 30 = 27.648 Mpx/s; two guests with two each.
-        use.Asked.Value.ShouldBe(4 * 27.648, 1e-9);
+        // 1080p → 720p at 30 frames a second: half of 1920 × 1080 × 30 and all of 1280 × 720 × 30 are 58.752 Mpx/s; two guests with two each.
+        use.Asked.Value.ShouldBe(4 * 58.752, 1e-9);
         use.Capacity.ShouldBeNull("nobody has said what the card does");
         use.Over.ShouldBeFalse();
     }
@@ -56,7 +56,8 @@ public class EncoderUseTests
 
     [Theory]
     [InlineData("27", true)]
-    [InlineData("55.3", false)]
+    [InlineData("117.4", true)]
+    [InlineData("117.504", false)]
     [InlineData("500", false)]
     public void An_entered_capacity_is_held_against_what_is_asked(string typed, bool over)
     {

@@ -79,7 +79,7 @@ public class FitCheckTests
         var limits = FitCheck.OnEveryHost(Assessment.Of(lab), lab.Guests[0])[0].Limits.Select(l => l.Text).ToList();
 
         limits.ShouldContain(l => l.Contains("virtualisation is off"));
-        limits.ShouldContain(l => l.Contains("two network ports"));
+        limits.ShouldContain(l => l.Contains("a second leg"));
         limits.ShouldContain(l => l.Contains("virtual processors wanted"));
         limits.ShouldContain(l => l.StartsWith("memory: "));
         limits.ShouldContain(l => l.StartsWith("processor: "));

@@ -110,12 +110,7 @@ public class PoolRiskTests
     public void More_parity_less_loss_older_disks_more_and_a_spare_helps()
     {
         PoolRisk Risk(PoolLayout layout, double age = 0, bool spare = false, DiskCondition condition = DiskCondition.New) =>
-            PoolRisk.Of(
-                DiskGroup.Split(layout, [.. Enumerable.Repeat(new DiskSpec(ByteSize.FromTB(8)), 8)], 1),
-                age,
-                spare,
-                condition
-            );
+            PoolRisk.Of(DiskGroup.Split(layout, [.. Enumerable.Repeat(new DiskSpec(ByteSize.FromTB(8)), 8)], 1), age, spare, condition);
 
         double[] falling =
         [
@@ -141,5 +136,19 @@ public class PoolRiskTests
     [InlineData(1 / 13_123.0, "1 in 13,000")]
     [InlineData(1e-12, "less than 1 in 1,000,000,000")]
     [InlineData(0, "less than 1 in 1,000,000,000")]
-    public void Odds_are_said_so_that_people_can_hold_on_to_them(double share, string words) => Odds.Words(share).ShouldBe(words);
+    public void Odds_are_said_so_that_people_can_hold_on_to_them(double share, string words) => Odds.Exactly(share).ShouldBe(words);
+
+    [Fact]
+    [Trade]
+    public void Below_1_in_10_000_other_things_take_a_pool_first()
+    {
+        const string Rarer = "rarer than fire, theft or a slip";
+        Odds.Words(1e-4).ShouldBe("1 in 10,000");
+        Odds.Words(0.99e-4).ShouldBe(Rarer);
+        Odds.Words(1e-9, 0.002).ShouldBe($"{Rarer}; 1 in 500 in one batch");
+        Odds.Words(1e-9, 1e-7).ShouldBe(Rarer);
+        PoolPlan
+            .Of(PoolLayout.Parity2, 1, PoolFamily.BlockArray, DiskText.Disks("6x4TB"))
+            .Risk.Figure.ValueText.ShouldStartWith("1 in ", Case.Sensitive, "the figure is one click away");
+    }
 }

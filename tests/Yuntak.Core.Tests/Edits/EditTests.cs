@@ -26,9 +26,7 @@ public class EditTests
         Said(ref lab, GuestEdits.Place(Notes, Kiln)).ShouldBe("notes stays on kiln");
         Said(ref lab, GuestEdits.Place(Notes, new HostId("wren"))).ShouldBe("notes moved kiln → wren");
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(4)) }))
-            .ShouldBe(
-                "notes: memory 640 MiB → 4 GiB".Replace(" MiB", Numbers.ThinSpace + "MiB").Replace(" GiB", Numbers.ThinSpace + "GiB")
-            );
+            .ShouldBe("notes: memory 1.25 → 4 GiB".Replace(" GiB", Numbers.ThinSpace + "GiB"));
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(6)) }))
             .ShouldBe("notes: memory 4 → 6 GiB".Replace(" GiB", Numbers.ThinSpace + "GiB"));
         Said(ref lab, GuestEdits.Change(Notes, g => g with { Importance = Importance.Must })).ShouldBe("notes: must run");

@@ -143,7 +143,7 @@ public class RunbookTests
         runbook.Sections.Select(s => s.Key).ShouldBe(["change-guest/notes", "build-guest/notes"]);
         var created = runbook.Sections[1].Steps[0];
         created.Done.ShouldBeTrue();
-        Value(created, "memory").ShouldStartWith("640", Case.Sensitive, "what was done is told as it was done");
+        Value(created, "memory").ShouldStartWith("1.25", Case.Sensitive, "what was done is told as it was done");
         Followed.Same(Followed.ToTheEnd(built, newDraft), newDraft).ShouldBeNull();
     }
 
