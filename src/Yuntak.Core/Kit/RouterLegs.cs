@@ -3,7 +3,7 @@ using Yuntak.Core.Labs;
 namespace Yuntak.Core.Kit;
 
 /// <summary>Whether a host has a second leg for a router: a port for each side, tagged networks on one port, or a private bridge for trying things.</summary>
-public static class RouterLegs
+internal static class RouterLegs
 {
     private const int Needed = 2;
 

@@ -18,7 +18,7 @@ public sealed record LoadStep(string Load, string Adds, double Weight)
     /// <param name="lab">Its lab.</param>
     /// <param name="guest">The guest.</param>
     /// <param name="most">The most that are answered.</param>
-    public static IReadOnlyList<LoadStep> Heaviest(Lab lab, Guest guest, int most = 3)
+    public static IReadOnlyList<LoadStep> Heaviest(Lab lab, Guest guest, int most = 5)
     {
         var before = Sizing.Of(lab, guest);
         var book = lab.Book;

@@ -18,7 +18,7 @@ public sealed partial class Sizing
 
     private int? Threads => IsMachine ? host?.Processor.Threads : null;
 
-    private double LeastMemory((Profile Profile, Load Load) part) =>
+    private double LeastGiB((Profile Profile, Load Load) part) =>
         Math.Max(part.Profile.MemoryFloorGiB, Largest(part.Profile.LeastMemory, part.Load));
 
     private double Largest(ValueList<Term> terms, Load load) =>
@@ -79,7 +79,7 @@ public sealed partial class Sizing
     /// <summary>The lines of one service: its terms, or what it needs at least where they come to less.</summary>
     private IEnumerable<FigureInput> MemoryInputs((Profile Profile, Load Load) part)
     {
-        var least = LeastMemory(part);
+        var least = LeastGiB(part);
         return Sum(part.Profile.Memory, part.Load) >= least / SizingRules.MemoryMargin
             ? Inputs(part.Profile.Memory, part, v => ByteSize.FromGiB(v))
             :

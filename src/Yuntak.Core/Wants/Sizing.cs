@@ -44,7 +44,7 @@ public sealed partial class Sizing
         }
 
         ExpectedMemory =
-            ByteSize.FromGiB(parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), LeastMemory(p) / SizingRules.MemoryMargin)))
+            ByteSize.FromGiB(parts.Sum(p => Math.Max(Sum(p.Profile.Memory, p.Load), LeastGiB(p) / SizingRules.MemoryMargin)))
             + SystemMemory
             + EngineMemory
             + inner.Aggregate(ByteSize.Zero, (sum, s) => sum + s.InsideMemory);
@@ -118,6 +118,9 @@ public sealed partial class Sizing
 
     /// <summary>Memory the services themselves are expected to use, before any margin.</summary>
     public ByteSize ExpectedMemory { get; }
+
+    /// <summary>What its services cannot do without: what they are expected to use, and no less than a system of its own needs. The rest of the advice is comfort.</summary>
+    public ByteSize LeastMemory => ByteSize.Max(ExpectedMemory - SystemMemory, SystemMemory);
 
     /// <summary>Virtual processors advised.</summary>
     public Figure<int> AdvisedVcpu { get; }

@@ -3,7 +3,9 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.LabFiles;
 
@@ -77,10 +79,40 @@ public static class LabFileDocs
     }
 
     /// <summary>The page about the lab file with its table as it should be.</summary>
-    public static string Page(string page) =>
-        page.Contains(TableBegins, StringComparison.Ordinal)
-            ? page[..(page.IndexOf(TableBegins, StringComparison.Ordinal) + TableBegins.Length)] + "\n" + Table()
-            : page;
+    public static string Page(string page)
+    {
+        if (!page.Contains(TableBegins, StringComparison.Ordinal))
+        {
+            return page;
+        }
+
+        var above = page[..(page.IndexOf(TableBegins, StringComparison.Ordinal) + TableBegins.Length)] + "\n" + Table();
+        var from = above.IndexOf(ProfilesBegin, StringComparison.Ordinal);
+        var to = from < 0 ? -1 : above.IndexOf("\n## ", from, StringComparison.Ordinal);
+        return to < 0 ? above : above[..from] + Profiles() + above[to..];
+    }
+
+    /// <summary>The profiles that come with Yuntak, each with what it asks.</summary>
+    private static string Profiles()
+    {
+        var table = new StringBuilder(ProfilesBegin + "\n|---|---|\n");
+        foreach (var profile in ProfileBook.Standard.All)
+        {
+            var loads = profile.Loads.Select(l =>
+                $"`{l.Id}`: {char.ToLowerInvariant(l.Label[0])}{l.Label[1..]}"
+                + (
+                    l.YesNo
+                        ? $" (yes 1 or no 0, usually {Numbers.Short(l.Default)})"
+                        : $"{(l.Unit.Length > 0 ? ", in " + l.Unit : "")} ({Numbers.Short(l.Min)} to {Numbers.Short(l.Max)}, usually {Numbers.Short(l.Default)})"
+                )
+            );
+            table.Append($"| `{profile.Id}` | {(profile.Loads.Count > 0 ? string.Join("; ", loads) : "none")} |\n");
+        }
+
+        return table.ToString();
+    }
+
+    private const string ProfilesBegin = "| profile | loads |";
 
     private static string Cell(string text) => text.Replace("|", "\\|", StringComparison.Ordinal);
 }

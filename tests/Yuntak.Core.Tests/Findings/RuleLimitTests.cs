@@ -35,7 +35,7 @@ public partial class RuleLimitTests
         ["bench.pool-past-comfort"] = (Hair, Filled),
         ["wants.more-vcpu-than-threads"] = (1.0 / 16, x => Busy(Kiln, 0.1, (int)Math.Round(x * 16))),
         ["wants.processors-short"] = (Hair, x => Busy(Kiln, x * 4, 4)),
-        ["wants.memory-short"] = (Hair, x => Given(x * Small.Size(Small.Guest("notes")).ExpectedMemory.Bytes)),
+        ["wants.memory-short"] = (Hair, x => Given(x * Small.Size(Small.Guest("notes")).LeastMemory.Bytes)),
         ["wants.memory-generous"] = (Hair, x => Given(x * Small.Size(Small.Guest("notes")).AdvisedMemory.Value.Bytes)),
         ["wants.accelerator-busy"] = (
             Hair,

@@ -176,7 +176,7 @@ public sealed class CommandTests : IDisposable
     }
 
     [Theory]
-    [InlineData("machine", (150L << 20) + ((640L << 20) / 256))]
+    [InlineData("machine", (150L << 20) + ((1280L << 20) / 256))]
     [InlineData("system-container", 16L << 20)]
     [InlineData("app-stack", 8L << 20)]
     public void Size_counts_the_overhead_of_the_kind_asked_for(string kind, long overhead) =>

@@ -100,7 +100,7 @@ public class PageTests(Site site) : IClassFixture<Site>
 
         page.QuerySelectorAll(".board h2").Select(h => h.TextContent.Trim()).ShouldBe(["kiln", "wren", "cellar"]);
         page.QuerySelectorAll(".findings li.stop").Length.ShouldBe(1);
-        page.QuerySelectorAll(".findings li.mind").Length.ShouldBeInRange(3, 6);
+        page.QuerySelectorAll(".findings li.mind").Length.ShouldBeInRange(3, 7);
         page.QuerySelectorAll(".tray .chip").Select(c => c.TextContent).ShouldBe(["reelroom"]);
         page.QuerySelector(".rev")!.TextContent.ShouldContain("5 changes");
     }

@@ -47,6 +47,8 @@ internal sealed class NamesDiffer : IRule
         from pool in host.Pools
         where
             pool.Pool.Takes.Contains(ContentKind.GuestDisks)
-            || host.Guests.Any(g => g.Guest.Kind != GuestKind.AppStack && g.Guest.Placement?.SystemPool == pool.Pool.Name)
+            // A pool that says what else it is for only lodges a guest's disk; what is wrong then is said at the pool.
+            || pool.Pool.Takes.Count == 0
+                && host.Guests.Any(g => g.Guest.Kind != GuestKind.AppStack && g.Guest.Placement?.SystemPool == pool.Pool.Name)
         select (host, pool);
 }

@@ -11,7 +11,7 @@ namespace Yuntak.Core.Wants.Rules;
 /// <summary>A guest given less memory than its service is expected to use.</summary>
 internal sealed class MemoryStarved : IRule
 {
-    private static readonly RuleLimit Limit = RuleLimit.Share(Share.All, "of the memory expected in use", LimitSide.Below);
+    private static readonly RuleLimit Limit = RuleLimit.Share(Share.All, "of the memory its services are expected to use", LimitSide.Below);
 
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
@@ -30,11 +30,11 @@ internal sealed class MemoryStarved : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
-        where Limit.Notices(guest.Memory.ShareOf(guest.ExpectedMemory))
+        where guest.LeastMemory > ByteSize.Zero && Limit.Notices(guest.Memory.ShareOf(guest.LeastMemory))
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} is short of memory",
-            $"{guest.Memory} given, {guest.ExpectedMemory} expected in use, {guest.AdvisedMemory.Value} advised.",
+            $"{guest.Memory} given, {guest.LeastMemory} expected in use by its services, {guest.AdvisedMemory.Value} advised.",
             () =>
                 [
                     new Fix(

@@ -34,7 +34,7 @@ internal sealed class ProcessorsShort : IRule
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} is short of processors",
-            $"{Numbers.Count(guest.Vcpu, "virtual processor")} given, {guest.BusyCores} wanted at its busiest"
+            $"{Numbers.Count(guest.Vcpu, "virtual processor")} given, {Numbers.Short(guest.BusyCores.Value)} cores wanted at its busiest"
                 + (guest.AdvisedVcpu.Value <= guest.Vcpu ? "; its host has no more threads." : $", {guest.AdvisedVcpu.Value} advised."),
             () =>
                 guest.AdvisedVcpu.Value <= guest.Vcpu
