@@ -25,7 +25,7 @@ public sealed class PoolBudget
                 ? PoolRisk.Of(Groups, AgeYears, pool.SpareReady, batchTimes: (settings ?? LabSettings.Default).BatchTimes, missing: Missing)
                 : null
         );
-        List<FigureInput> claims = [];
+        List<(string Label, ByteSize Size)> claims = [];
         var claimed = pool.AlreadyUsed;
         Promised = pool.AlreadyUsed;
         foreach (var sizing in guests)
@@ -35,7 +35,7 @@ public sealed class PoolBudget
                 Promised += size;
                 var taken = Taken(size, expected);
                 claimed += taken;
-                claims.Add(new FigureInput($"{sizing.Guest.Name}, {what}", taken));
+                claims.Add(($"{sizing.Guest.Name}, {what}", taken));
             }
         }
 
@@ -45,7 +45,12 @@ public sealed class PoolBudget
             pool.Thin
                 ? "what lies in it already + Σ what guests are expected to fill of their thin volumes + their scratch space"
                 : "what lies in it already + Σ volumes and scratch space of the guests put there",
-            () => claims.Where(c => c.Value is not ByteSize { Bytes: 0 }).Prepend(new("in it already", pool.AlreadyUsed, Origin.Entered))
+            () =>
+                claims
+                    .Where(c => c.Size > ByteSize.Zero)
+                    .Select(c => new FigureInput(c.Label, c.Size.ToDecimalString()))
+                    .Prepend(new("in it already", pool.AlreadyUsed.ToDecimalString(), Origin.Entered)),
+            words: size => size.ToDecimalString()
         );
     }
 

@@ -107,15 +107,16 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
                 : "raw − copies and parity − padding − reserve",
             () =>
                 [
-                    new($"raw, {Numbers.Count(disks, "disk")}", Raw, Origin.Read),
-                    new($"after {pool.Layout.Words()}", AfterParity),
-                    new("after padding at 128 KiB blocks", AfterPadding),
-                    new("after reserve (1/32, at most 128 GiB, at least 128 MiB)", AfterReserve),
+                    new($"raw, {Numbers.Count(disks, "disk")}", Raw.ToDecimalString(), Origin.Read),
+                    new($"after {pool.Layout.Words()}", AfterParity.ToDecimalString()),
+                    new("after padding at 128 KiB blocks", AfterPadding.ToDecimalString()),
+                    new("after reserve (1/32, at most 128 GiB, at least 128 MiB)", AfterReserve.ToDecimalString()),
                     .. Compression > 1
                         ? [new FigureInput("times what compression makes of it", $"{Numbers.Short(Compression)} ×", Origin.Entered)]
                         : Array.Empty<FigureInput>(),
                 ],
-            new Source("sector arithmetic; reserve from memory; comfort line is common practice")
+            new Source("sector arithmetic; reserve from memory"),
+            size => $"{size.ToDecimalString()} ({size})"
         );
 
     private static int CeilingOf(int a, int b) => (a + b - 1) / b;

@@ -5,14 +5,16 @@ namespace Yuntak.Core.Figures;
 public sealed class Figure<T> : IFigure
     where T : notnull
 {
+    private readonly Func<T, string>? words;
     private readonly Lazy<IReadOnlyList<FigureInput>> inputs;
 
-    internal Figure(string label, T value, string formula, Func<IEnumerable<FigureInput>> inputs, Source source)
+    internal Figure(string label, T value, string formula, Func<IEnumerable<FigureInput>> inputs, Source source, Func<T, string>? words)
     {
         Label = label;
         Value = value;
         Formula = formula;
         Source = source;
+        this.words = words;
         this.inputs = new(() => [.. inputs()]);
     }
 
@@ -23,7 +25,7 @@ public sealed class Figure<T> : IFigure
     public T Value { get; }
 
     /// <inheritdoc/>
-    public string ValueText => FigureText.Of(Value);
+    public string ValueText => words is null ? FigureText.Of(Value) : words(Value);
 
     /// <inheritdoc/>
     public string Formula { get; }

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Html;
 using Yuntak.Core.Disks;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
@@ -51,11 +52,12 @@ internal static class RiskPlot
         }
 
         drawn.Add(Svg.Text(Width - 6, Height - 3, "tick-text end", "usable, TB →"));
-        drawn.Add(Svg.Text(4, 9, "tick-text", "lost within a year, by failing disks alone (lower is safer) ↓"));
-        var front = candidates.Where(c => c.Best).OrderBy(X).ToList();
-        if (front.Count > 1)
+        drawn.Add(Svg.Text(4, 9, "axis-name", "↓ lost within a year to failing disks (lower is safer)"));
+        // Arrays and copy-on-write pools answer different needs: a line for each.
+        foreach (var family in candidates.Where(c => c.Best).GroupBy(c => c.Plan.Family).Where(f => f.Count() > 1))
         {
-            drawn.Add(Svg.Path("M" + string.Join("L", front.Select(c => $"{Svg.N(X(c))} {Svg.N(Y(c))}")), "front"));
+            var css = family.Key == PoolFamily.CopyOnWrite ? "front cow" : "front";
+            drawn.Add(Svg.Path("M" + string.Join("L", family.OrderBy(X).Select(c => $"{Svg.N(X(c))} {Svg.N(Y(c))}")), css));
         }
 
         for (var n = 0; n < candidates.Count; n++)

@@ -175,6 +175,22 @@ public sealed class CommandTests : IDisposable
             .ShouldAllBe(w => w.GetProperty("label").GetString()!.Length > 0 && w.GetProperty("result").GetString()!.Length > 0);
     }
 
+    [Fact]
+    public void Figures_are_said_with_the_digits_that_were_given_and_no_more()
+    {
+        Run(null, "size", "router", "line-rate=0.005").Problem.ShouldContain("0.01 to 25 Gbit/s; 0.005 was given.");
+        var films = Run(null, "size", "media-library", "conversions-2160p=10", "software-encoding=0").Said;
+        films.ShouldContain("1,925");
+        films.ShouldNotContain("000000");
+        films.ShouldNotContain("× 0 ", Case.Sensitive, "what a load of nothing adds is left out");
+        Run(null, "size", "automation-hub", "cameras=4").Problem.ShouldContain("An automation hub is not asked about");
+        var pool = Run(null, "pool", "6x4TB", "parity2", "--family", "cow", "--block", "512").Said;
+        pool.ShouldContain("at 512\u202FB ");
+        Run(null, "pool", "2 x 4 TB spinning", "mirror").Said.ShouldContain("mirror of 2 disks");
+        Run(null, "pool", "6x4TB", "parity2").Said.ShouldContain("rarer than fire, theft or a slip (1 in ");
+        Run(null, "layouts", "2x4TB,2x4TB:nvme-flash").Said.ShouldContain("None is recommended");
+    }
+
     [Theory]
     [InlineData("machine", (150L << 20) + ((1280L << 20) / 256))]
     [InlineData("system-container", 16L << 20)]

@@ -36,10 +36,10 @@ internal sealed record JoinDisks(HostId Host, Pool Grown, ValueList<string> Join
             [
                 .. plan.Seen(Host, Joined),
                 new("layout from now on", Grown.Layout.Words(Grown.DiskIds.Count, Grown.Groups)),
-                new("room to expect", $"{room.Usable} ({room.Usable.ToDecimalString()})"),
+                new("room to expect", $"{room.AfterReserve} ({room.AfterReserve.ToDecimalString()})"),
                 new("spreading", Spreads ? $"about {Numbers.Short(Math.Ceiling(Hours(plan)))} h beside ordinary work" : "none"),
             ],
-            $"The host shows {Pool} with about {room.Usable}.",
+            $"The host shows {Pool} with about {room.AfterReserve}.",
             "Less room than that? It is still spreading, or the tools in use do not widen this layout: then lay it out anew.",
             "In most layouts a disk that joined cannot leave again without laying the pool out anew.",
             $"{plan.WipeWords(Host, Joined)} Take a backup of {Pool} first."

@@ -53,9 +53,9 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
                     ? [new StepValue("encrypted", encrypted ? "yes, before anything is written; its key in two places" : "no")]
                     : Array.Empty<StepValue>(),
                 .. disks.Select(d => Plan.Seen(d, d.Id == Boot && !onlyBoot ? "disk, its free room only" : "disk")),
-                new("room to expect", $"{room.Usable} ({room.Usable.ToDecimalString()})"),
+                new("room to expect", $"{room.AfterReserve} ({room.AfterReserve.ToDecimalString()})"),
             ],
-            $"The host shows {Pool} with about {room.Usable}.",
+            $"The host shows {Pool} with about {room.AfterReserve}.",
             "Less room than that? A disk is missing or smaller than the others.",
             onlyBoot ? "Remove the folder." : "Take the pool apart; what was on the disks before does not come back.",
             onlyBoot
