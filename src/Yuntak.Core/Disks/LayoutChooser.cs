@@ -99,7 +99,7 @@ public static class LayoutChooser
 
         if (plan.Disks.Count > 1 && plan.Risk.LossInBatch >= Odds.RarerThanFire)
         {
-            yield return $"If the disks are of one batch it is lost in {Odds.Exactly(plan.Risk.LossInBatch)} of years: buy them apart, or keep a spare.";
+            yield return $"If the disks are of one batch the odds of losing it within a year are {Odds.Exactly(plan.Risk.LossInBatch)}: buy them apart, or keep a spare.";
         }
 
         yield return $"It grows with {plan.Grows}.";
@@ -194,27 +194,27 @@ public static class LayoutChooser
         }
     }
 
-    /// <summary>The sensible ways to split disks over several groups: every number of equal groups, the two smallest numbers of uneven ones, and a group for each size.</summary>
+    /// <summary>The sensible ways to split disks over several groups: every number of equal groups, and the two smallest numbers of uneven ones and of ones of a single size each.</summary>
     private static IEnumerable<IReadOnlyList<DiskGroup>> InGroups(PoolLayout layout, DiskSpec[] disks)
     {
         var sizes = disks.Select(d => d.Size).Distinct().Count();
         var least = Math.Max(2, (disks.Length + WidestGroup - 1) / WidestGroup);
         var most = disks.Length / (layout.FewestDisks() + 1);
         // Between very many sizes there is no use in more than a few cuts.
-        var all = sizes == 1 ? most : Math.Min(most, Math.Max(sizes, least + UnevenTried));
+        var all = sizes == 1 ? most : Math.Min(most, Math.Max(sizes, least + Math.Min(sizes, WidestGroup) + UnevenTried));
         var split = new GroupSplit(layout, disks, all);
-        var uneven = 0;
+        var (uneven, alike) = (0, 0);
         for (var n = 2; n <= all; n++)
         {
             var groups = split.Into(n);
             var widths = groups.Select(g => g.Disks.Count).ToList();
-            var bySize = sizes > 1 && n == sizes && groups.All(g => g.Disks.Select(d => d.Size).Distinct().Count() == 1);
-            if (widths.Min() <= layout.FewestDisks() || (widths.Max() > WidestGroup && !bySize))
+            var bySize = sizes > 1 && groups.All(g => g.Smallest == g.Largest);
+            if (widths.Min() <= layout.FewestDisks() || widths.Max() > WidestGroup + (bySize ? layout.ParityDisks() : 0))
             {
                 continue;
             }
 
-            if (widths.Distinct().Count() == 1 || bySize || uneven++ < UnevenTried)
+            if (bySize ? alike++ < UnevenTried : widths.Distinct().Count() == 1 || uneven++ < UnevenTried)
             {
                 yield return groups;
             }

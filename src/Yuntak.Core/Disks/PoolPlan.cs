@@ -209,5 +209,6 @@ public sealed class PoolPlan
         }
     }
 
-    private string WordsOfEach() => string.Join(" + ", Groups.Select(g => g.Layout.Words(g.Disks.Count)));
+    private string WordsOfEach() =>
+        string.Join(" + ", Groups.GroupBy(g => g.Disks.Count).Select(g => (g.Count() > 1 ? $"{g.Count()} × " : "") + Layout.Words(g.Key)));
 }

@@ -26,9 +26,16 @@ internal static class PackagingOverhead
                 GuestKind.AppStack => "8 MiB × containers",
             },
             () =>
-                guest.Kind == GuestKind.AppStack
-                    ? [new("containers", containers), new("each", SizingRules.AppContainerOverhead, Origin.Assumed)]
-                    : [new("memory given", memory, guest.Overrides.Memory is null ? Origin.Computed : Origin.Entered)],
+                guest.Kind switch
+                {
+                    GuestKind.Machine =>
+                    [
+                        new("for each machine", SizingRules.MachineBaseOverhead, Origin.Assumed),
+                        new($"1/256 of {memory}", memory / SizingRules.PageTablesPart),
+                    ],
+                    GuestKind.SystemContainer => [new("for each system container", SizingRules.SystemContainerOverhead, Origin.Assumed)],
+                    GuestKind.AppStack => [new("containers", containers), new("each", SizingRules.AppContainerOverhead, Origin.Assumed)],
+                },
             PageTables
         );
 }

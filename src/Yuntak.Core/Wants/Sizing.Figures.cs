@@ -92,6 +92,7 @@ public sealed partial class Sizing
             ];
     }
 
+    /// <summary>A size on disk. Whole gibibytes are said in binary, what is filled with data in decimal as it is bought.</summary>
     private Figure<ByteSize> DiskFigure(
         string label,
         Func<Profile, ValueList<Term>> terms,
@@ -99,17 +100,25 @@ public sealed partial class Sizing
         ByteSize whole,
         Func<Sizing, ByteSize> ofInner,
         ByteSize system = default
-    ) =>
-        Figure.Of(
+    )
+    {
+        string Said(ByteSize value) => whole.Bytes > 1 ? value.ToString() : value.ToDecimalString();
+        return Figure.Of(
             label,
             Inner.Aggregate(size(parts.Sum(p => Sum(terms(p.Profile), p.Load))).RoundUpTo(whole) + system, (sum, s) => sum + ofInner(s)),
             whole.Bytes > 1 ? "base + what the load adds, rounded up to 1 GiB" : "what the load adds",
             () =>
-                Inputs((p, _) => terms(p), v => size(v))
-                    .Concat(system > ByteSize.Zero ? [new("the machine's own system", system, Origin.Assumed)] : [])
-                    .Concat(Inside(s => ofInner(s)).Where(i => i.Value is not ByteSize { Bytes: 0 })),
-            Source.CommonPractice
+                Inputs((p, _) => terms(p), v => Said(size(v)))
+                    .Concat(system > ByteSize.Zero ? [new("the machine's own system", Said(system), Origin.Assumed)] : [])
+                    .Concat(
+                        Inner
+                            .Where(s => ofInner(s) > ByteSize.Zero)
+                            .Select(s => new FigureInput($"{s.Guest.Name}, inside it", Said(ofInner(s))))
+                    ),
+            Source.CommonPractice,
+            Said
         );
+    }
 
     private Figure<T> SumFigure<T>(
         string label,
@@ -154,8 +163,9 @@ public sealed partial class Sizing
                 .Where(l => !l.YesNo)
                 .Select(
                     (l, n) =>
-                        $" × {Numbers.Short(load[l.Id])} {(l.Unit.Length > 0 ? l.Unit : l.Label.ToLowerInvariant())}"
+                        $" × {Numbers.Short(load[l.Id])}"
                         + (n == 0 && term.Past > 0 ? $" past {Numbers.Short(term.Past)}" : "")
+                        + (l.Unit.Length > 0 ? $" {l.Unit}" : $" ({l.Label.ToLowerInvariant()})")
                 );
             yield return new FigureInput(term.Label + string.Concat(times), unit(term.Under(load)), said == Origin.Entered ? origin : said);
         }

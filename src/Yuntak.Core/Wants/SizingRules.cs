@@ -15,6 +15,9 @@ internal static class SizingRules
     /// <summary>The part of a machine's overhead that does not grow with its memory; common practice.</summary>
     public static readonly ByteSize MachineBaseOverhead = ByteSize.FromMiB(150);
 
+    /// <summary>The part of a machine's memory that its page tables take: two levels, each 8 bytes for each 4 KiB page (x86-64 architecture manual).</summary>
+    public const long PageTablesPart = 256;
+
     /// <summary>What a system container costs its host beside what runs in it; common practice.</summary>
     public static readonly ByteSize SystemContainerOverhead = ByteSize.FromMiB(16);
 
@@ -59,7 +62,7 @@ internal static class SizingRules
     public static ByteSize Overhead(GuestKind kind, ByteSize given, int containers) =>
         kind switch
         {
-            GuestKind.Machine => MachineBaseOverhead + (given / 256),
+            GuestKind.Machine => MachineBaseOverhead + (given / PageTablesPart),
             GuestKind.SystemContainer => SystemContainerOverhead,
             GuestKind.AppStack => containers * AppContainerOverhead,
         };
