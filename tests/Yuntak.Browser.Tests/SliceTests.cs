@@ -120,8 +120,12 @@ public class SliceTests
         person.TabTo("#save-place");
         person.Keys(Keys.Enter);
         person.Sees("#panel-title", "gate");
+        person.Sees("#status .said", "it goes on brick");
 
         var ruler = width > 700 ? "#ruler-gate" : "#ruler-narrow-gate";
+        person.TabTo(ruler);
+        person.Keys("0");
+        person.Sees("#status .said", "gate taken off brick");
         person.TabTo("#tray-gate");
         person.Keys("1");
         person.Sees("#status .said", "gate put on brick");
