@@ -19,6 +19,7 @@ internal static class RiskPlot
     private const double Top = 20;
     private const double DigitWidth = 6.4;
     private const double LineHeight = 11;
+    private const double Apart = 5;
     private const double Safest = 1e-10;
 
     public static IHtmlContent Draw(IReadOnlyList<LayoutCandidate> candidates)
@@ -72,8 +73,8 @@ internal static class RiskPlot
             drawn.Add(candidate.Best ? Svg.Path($"M{Svg.N(x)} {Svg.N(y - 6)}l6 6l-6 6l-6 -6z", "best") : Svg.Circle(x, y, 3.5, "other"));
         }
 
-        // Ways that come to the same share one label; labels that would lie on another go to the next free place around their mark.
-        List<(double X, double Y, double Width)> taken = [];
+        // Ways that come to the same share one label; labels that would lie on another, or on a mark, go to the next free place around their mark.
+        List<(double X, double Y, double Width)> taken = [.. candidates.Select(c => (X(c) - 7, Y(c) + 4, 14.0))];
         foreach (var same in Enumerable.Range(0, candidates.Count).GroupBy(n => (Near(X(candidates[n])), Near(Y(candidates[n])))))
         {
             var (x, y) = (X(candidates[same.First()]), Y(candidates[same.First()]));
@@ -119,15 +120,15 @@ internal static class RiskPlot
         for (var step = 0; step < 5; step++)
         {
             var far = step * LineHeight;
-            yield return (x + 8, y - 8 - far, width);
             yield return (x + 8, y + 14 + far, width);
+            yield return (x + 8, y - 8 - far, width);
             yield return (x - 8 - width, y - 8 - far, width);
             yield return (x - 8 - width, y + 14 + far, width);
         }
     }
 
     private static bool Overlap((double X, double Y, double Width) a, (double X, double Y, double Width) b) =>
-        a.X < b.X + b.Width + 2 && b.X < a.X + a.Width + 2 && Math.Abs(a.Y - b.Y) < LineHeight;
+        a.X < b.X + b.Width + Apart && b.X < a.X + a.Width + Apart && Math.Abs(a.Y - b.Y) < LineHeight;
 
     private static double Near(double place) => Math.Round(place / 5);
 

@@ -42,10 +42,11 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
         string? gain,
         [FromForm(Name = "host-base")] string? hostBase,
         [FromForm(Name = "cache-rule")] string? rule,
-        [FromForm(Name = "cache-cap")] string? cap
+        [FromForm(Name = "cache-cap")] string? cap,
+        [FromForm(Name = "batch-times")] string? batch
     )
     {
-        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "");
+        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "", batch ?? "");
         return await ChangeFromFormAsync(
             lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse())(lab).Lab).Lab, "name and assumptions changed"),
             "/Lab"
@@ -75,7 +76,7 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
     }
 
     /// <summary>What was typed about the lab.</summary>
-    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap)
+    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap, string BatchTimes)
     {
         public static SettingsForm Of(Lab lab) =>
             new(
@@ -83,7 +84,8 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
                 Numbers.Short(lab.Settings.SecondThreadGain * 100),
                 lab.Settings.HostBase.ToExactString(),
                 LabWords.CacheRules.Word(lab.Settings.ReadCacheRule),
-                lab.Settings.ReadCacheCap.ToExactString()
+                lab.Settings.ReadCacheCap.ToExactString(),
+                Numbers.Short(lab.Settings.BatchTimes)
             );
 
         /// <exception cref="Refused">Something typed is not a number or size.</exception>
@@ -98,7 +100,12 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
                 gain / 100,
                 Typed.Size(HostBase, "Memory a host keeps"),
                 LabWords.CacheRules.Read(CacheRule, "Read cache"),
-                Typed.Size(CacheCap, "The cap")
+                Typed.Size(CacheCap, "The cap"),
+                Numbers.TryParse(BatchTimes, out var times) && times is >= 1 and <= 1000
+                    ? times
+                    : throw new Refused(
+                        $"How many times as likely disks of one batch fail is a number from 1 to 1,000, not «{BatchTimes}»."
+                    )
             );
         }
     }

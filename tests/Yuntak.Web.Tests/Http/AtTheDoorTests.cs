@@ -167,4 +167,16 @@ public sealed class AtTheDoorTests(Site site) : IClassFixture<Site>
         rules.ShouldAllBe(r => r.QuerySelector(".rule-limit")!.TextContent.Length > 8);
         rules.Single(r => r.Id == "bench.memory-tight").TextContent.ShouldContain("over 90\u202F% of the memory");
     }
+
+    [Fact]
+    public async Task The_assumption_about_batches_is_kept_and_a_wrong_one_is_named()
+    {
+        var lab = await site.Get("/Lab");
+        var kept = await site.Send(lab, "input[name=batch-times]", ("batch-times", "5"));
+        kept.QuerySelector("input[name=batch-times]")!.GetAttribute("value").ShouldBe("5");
+        (await site.Client.GetStringAsync("/files/lab.yaml")).ShouldContain("batch-times: 5");
+        var refused = await site.Send(kept, "input[name=batch-times]", ("batch-times", "0.5"));
+        refused.Body!.TextContent.ShouldContain("a number from 1 to 1,000, not «0.5»");
+        await site.Send(await site.Get("/Lab"), "input[name=batch-times]", ("batch-times", "10"));
+    }
 }
