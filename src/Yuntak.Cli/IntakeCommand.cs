@@ -27,13 +27,19 @@ internal static class IntakeCommand
                 "A lab file that takes the host over. It is made when it is not there; the old one is kept with .before at its end.",
         };
         var name = new Option<string?>("--as") { Description = "The host's name in the lab; without it, the one it gives itself." };
+        var toBuild = new Option<bool>("--to-build")
+        {
+            Description = "The host does not run yet in the way that is planned: leave out «stands: true».",
+        };
         var json = Shared.Json();
-        var command = new Command("intake", "Read a host from the output of its own tools.") { file, lab, name, json };
-        command.SetAction(parsed => Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), parsed.GetValue(json)));
+        var command = new Command("intake", "Read a host from the output of its own tools.") { file, lab, name, toBuild, json };
+        command.SetAction(parsed =>
+            Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), !parsed.GetValue(toBuild), parsed.GetValue(json))
+        );
         return command;
     }
 
-    private static int Run(string path, string? labPath, string? name, bool json)
+    private static int Run(string path, string? labPath, string? name, bool stands, bool json)
     {
         if (name is not null && labPath is null)
         {
@@ -49,7 +55,7 @@ internal static class IntakeCommand
 
         var reading = IntakeReader.Read(stream);
         IReadOnlyList<string>? changes = null;
-        if (labPath is not null && reading.HasAnything && !TakeOver(reading, labPath, name, json, out changes))
+        if (labPath is not null && reading.HasAnything && !TakeOver(reading, labPath, name, stands, json, out changes))
         {
             return Shared.CouldNotRead;
         }
@@ -66,7 +72,7 @@ internal static class IntakeCommand
         return reading.HasAnything ? 0 : Shared.CouldNotRead;
     }
 
-    private static bool TakeOver(HostReading reading, string path, string? name, bool json, out IReadOnlyList<string>? changes)
+    private static bool TakeOver(HostReading reading, string path, string? name, bool stands, bool json, out IReadOnlyList<string>? changes)
     {
         changes = null;
         var before = File.Exists(path) ? Shared.ReadLab(path, json) : Lab.Empty("My lab");
@@ -77,7 +83,7 @@ internal static class IntakeCommand
 
         try
         {
-            var (after, said) = Taken(before, reading, name);
+            var (after, said) = Taken(before, reading, name, stands);
             changes = said;
             return after == before || Shared.WriteLab(path, after, json);
         }
@@ -88,13 +94,13 @@ internal static class IntakeCommand
         }
     }
 
-    private static (Lab After, IReadOnlyList<string> Said) Taken(Lab lab, HostReading reading, string? name)
+    private static (Lab After, IReadOnlyList<string> Said) Taken(Lab lab, HostReading reading, string? name, bool stands)
     {
         name ??= reading.HostName ?? throw new Refused("The text does not say which host it is of; name it with --as NAME.");
         var known = lab.Hosts.FirstOrDefault(h => string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase));
         if (known is null)
         {
-            var added = HostEdits.Add(NewHost.From(reading, name))(lab);
+            var added = HostEdits.Add(NewHost.From(reading, name) with { Stands = stands })(lab);
             return (added.Lab, [added.Sentence]);
         }
 

@@ -13,7 +13,10 @@ internal static class RunbookCommand
     public static Command Make()
     {
         var lab = Shared.LabArgument();
-        var from = new Option<string?>("--from") { Description = "A lab file of what stands today; without it, nothing stands yet." };
+        var from = new Option<string?>("--from")
+        {
+            Description = "A lab file of what stands today; without it, exactly what the lab file marks with «stands: true».",
+        };
         var json = Shared.Json();
         var command = new Command("runbook", "Write the ordered steps that build a lab.") { lab, from, json };
         command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(from), parsed.GetValue(json)));
@@ -27,7 +30,7 @@ internal static class RunbookCommand
             return Shared.CouldNotRead;
         }
 
-        var stands = from is null ? Lab.Empty(draft.Name) : Shared.ReadLab(from, json);
+        var stands = from is null ? Standing.Of(draft) : Shared.ReadLab(from, json);
         if (stands is null)
         {
             return Shared.CouldNotRead;

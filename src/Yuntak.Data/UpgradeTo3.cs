@@ -4,14 +4,19 @@ using static Yuntak.Data.StoredTree;
 namespace Yuntak.Data;
 
 /// <summary>
-/// From the second form to the third: a lab says how much likelier disks of one batch fail, a guest which ports it answers on, a profile the least it needs, and a
-/// line of a sum what is free and unless what it counts. None of these was there before; all are filled in with what was meant then.
+/// From the second form to the third: a lab says how much likelier disks of one batch fail, a guest which ports it answers on, a profile the least it needs, a line
+/// of a sum what is free and unless what it counts, a disk whether it may be wiped, and host, pool and guest whether they stand. None of these was there before; all are filled
+/// in with what was meant then.
 /// </summary>
 internal static class UpgradeTo3
 {
     private static readonly Dictionary<string, string> Settings = Members("BatchTimes=10");
 
-    private static readonly Dictionary<string, string> Guest = Members("Ports=[]");
+    private static readonly Dictionary<string, string> Guest = Members("Ports=[] Stands=false");
+
+    private static readonly Dictionary<string, string> Stands = Members("Stands=false");
+
+    private static readonly Dictionary<string, string> Disk = Members("MayBeWiped");
 
     private static readonly Dictionary<string, string> Profile = Members("LeastProcessors=[] LeastMemory=[]");
 
@@ -38,6 +43,16 @@ internal static class UpgradeTo3
     {
         Fill(lab["Settings"], Settings);
         Each(lab, "Guests", guest => Fill(guest, Guest));
+        Each(
+            lab,
+            "Hosts",
+            host =>
+            {
+                Fill(host, Stands);
+                Each(host["Facts"]!.AsObject(), "Disks", disk => Fill(disk, Disk));
+                Each(host["Plan"]!.AsObject(), "Pools", pool => Fill(pool, Stands));
+            }
+        );
         Each(
             lab,
             "Profiles",

@@ -48,6 +48,18 @@ public static class KitEdits
             return new Changed(lab.WithHost(id, _ => after), $"{host.Name}: {line.Question.TrimEnd('?')}? {(yes ? "yes" : "no")}");
         };
 
+    /// <summary>Says that what is on a disk may go, or takes that back when no day is given. A disk of a pool is that pool's matter.</summary>
+    public static Edit MayBeWiped(HostId id, string disk, DateOnly? on) =>
+        lab =>
+        {
+            var host = HostEdits.Existing(lab, id);
+            var known = host.Disks.FirstOrDefault(d => d.Id == disk) ?? throw new Refused($"{host.Name} has no such disk any more.");
+            return new Changed(
+                lab.WithHost(id, h => h with { Disks = h.Disks.Change(d => d.Id == disk, d => d with { MayBeWiped = on }) }),
+                on is null ? $"{host.Name}: {known.Name} may not be wiped" : $"{host.Name}: {known.Name} may be wiped, with what is on it"
+            );
+        };
+
     /// <summary>Ticks a line of the readiness list, or takes the tick away when no day is given.</summary>
     public static Edit Tick(HostId id, string item, DateOnly? on) =>
         lab =>

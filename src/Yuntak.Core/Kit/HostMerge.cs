@@ -74,6 +74,8 @@ internal static class HostMerge
                     HoursRun = disk.HoursRun ?? old?.HoursRun,
                     Health = disk.Health ?? old?.Health,
                     Controller = disk.Controller ?? old?.Controller,
+                    // Said of what was on it then; what has come since was not meant.
+                    MayBeWiped = old is not null && old.Holds == disk.Holds && old.MountedAt == disk.MountedAt ? old.MayBeWiped : null,
                 }
             );
         }

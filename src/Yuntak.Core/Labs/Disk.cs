@@ -16,6 +16,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Holds">What is on it now: file systems and the like, as the tools name them.</param>
 /// <param name="Controller">The PCI function it hangs on, when that was read.</param>
 /// <param name="Sector">The size of a physical sector in bytes, when that was read.</param>
+/// <param name="MayBeWiped">The day somebody said that what is on it may go; null while nobody has.</param>
 public sealed record Disk(
     string Id,
     string Name,
@@ -28,7 +29,8 @@ public sealed record Disk(
     DiskHealth? Health = null,
     ValueList<string> Holds = default,
     string? Controller = null,
-    int? Sector = null
+    int? Sector = null,
+    DateOnly? MayBeWiped = null
 )
 {
     /// <summary>Hours powered on past which a disk is old: five years of 8,760 hours; common practice.</summary>
@@ -36,6 +38,9 @@ public sealed record Disk(
 
     /// <summary>Whether the host starts from it.</summary>
     public bool IsBoot => MountedAt.Any(m => m is "/" or "/boot" or "/boot/efi" or "/efi");
+
+    /// <summary>Whether anything was on it when it was read or said: a file system, a pool's member, something mounted.</summary>
+    public bool HoldsSomething => Holds.Count > 0 || MountedAt.Count > 0;
 
     /// <summary>What is on it, for those who are about to wipe it.</summary>
     public string Contents =>

@@ -23,6 +23,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
 /// <param name="Growth">How its bulk data grows; null until somebody says.</param>
 /// <param name="Ports">TCP ports its service answers on, as somebody said; empty while nobody has, and then only those a published standard names are known.</param>
+/// <param name="Stands">In a file: whether it runs already.</param>
 public sealed record Guest(
     GuestId Id,
     string Name,
@@ -41,5 +42,6 @@ public sealed record Guest(
     string? MadeFor = null,
     int? HealthCheckMinutes = null,
     Growth? Growth = null,
-    ValueList<int> Ports = default
+    ValueList<int> Ports = default,
+    bool Stands = false
 );

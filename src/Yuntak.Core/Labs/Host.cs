@@ -13,7 +13,8 @@ namespace Yuntak.Core.Labs;
 /// <param name="Description">A few words: «workshop tower».</param>
 /// <param name="Facts">What is there, read or said.</param>
 /// <param name="Plan">What is made of it.</param>
-public sealed record Host(HostId Id, string Name, string Description, HostFacts Facts, HostPlan Plan)
+/// <param name="Stands">In a file: whether it is there already and serves somebody. In a lab that is kept, what stands (as built) says so itself.</param>
+public sealed record Host(HostId Id, string Name, string Description, HostFacts Facts, HostPlan Plan, bool Stands = false)
 {
     /// <inheritdoc cref="HostFacts.Processor"/>
     [JsonIgnore]

@@ -19,6 +19,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Compression">How many bytes of data a stored byte holds, entered or measured; 1 for none. Budgets count without it, since nobody knows what comes next.</param>
 /// <param name="AgeYears">The age of its disks in years, as somebody said; null when their hours say it.</param>
 /// <param name="SpareReady">Whether a spare disk lies ready.</param>
+/// <param name="Stands">In a file: whether it is there already and holds data.</param>
 public sealed record Pool(
     string Name,
     PoolLayout Layout,
@@ -33,5 +34,6 @@ public sealed record Pool(
     bool Thin = false,
     double Compression = 1,
     double? AgeYears = null,
-    bool SpareReady = false
+    bool SpareReady = false,
+    bool Stands = false
 );

@@ -62,6 +62,12 @@ internal sealed class Plan
             ? $"{disk.Id}, {disk.Size.ToDecimalString()}, {disk.Contents}"
             : id;
 
+    /// <summary>Whether a disk, as its host's own tools told, holds something that nobody has said may go. What a pool that stood before held is that pool's matter.</summary>
+    public bool HoldsData(HostId host, string id) =>
+        Host(host) is { WasRead: true }
+        && Disk(host, id) is { HoldsSomething: true, MayBeWiped: null }
+        && AsBuilt.Host(host)?.Pools.Any(p => p.DiskIds.Contains(id)) != true;
+
     /// <summary>Disks with how they are seen, as values to type.</summary>
     public IEnumerable<StepValue> Seen(HostId host, IEnumerable<string> ids, string label = "disk") =>
         ids.Select(id => Disk(host, id)).OfType<Disk>().Select(d => Seen(d, label));

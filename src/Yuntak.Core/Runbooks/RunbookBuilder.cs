@@ -105,6 +105,20 @@ public static class RunbookBuilder
             );
         }
 
+        // A disk that is in no pool that stands may still hold what its owner keeps: what its own tools said counts until somebody says that it may go.
+        var full = act.Wipes.Where(d => plan.HoldsData(host, d)).ToList();
+        if (full.Count > 0)
+        {
+            return new Halt(
+                host,
+                act.Text(plan).What,
+                $"It would wipe {string.Join("; ", full.Select(d => plan.Named(host, d)))}.",
+                act is InstallHost
+                    ? "Does the host run already? Then say that it stands. Else say of the disk that it may be wiped, or choose another."
+                    : "Say of the disk that it may be wiped, or choose another; if this is there already, say that it stands."
+            );
+        }
+
         var kept = act is TakePoolApart apart ? disks.KeptOnlyIn(host, apart.Pool).Select(plan.NameOf).ToList() : [];
         return kept.Count == 0
             ? null

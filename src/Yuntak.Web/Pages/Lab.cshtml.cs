@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Data;
@@ -53,7 +54,7 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
         );
     }
 
-    public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text)
+    public async Task<IActionResult> OnPostReadAsync(IFormFile? file, string? text, string? stands)
     {
         Form = SettingsForm.Of(Desk.Lab);
         // A large text is not sent back to where it came from.
@@ -72,7 +73,11 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
             return Page();
         }
 
-        return await ChangeFromFormAsync(LabEdits.Replace(reading.Lab), "/Bench");
+        var marked = stands == "all" ? Standing.AllMarked(reading.Lab) : reading.Lab;
+        var result = await ChangeFromFormAsync(LabEdits.Replace(Standing.Unmarked(marked)), "/Bench");
+        return Standing.MarksAny(marked) && result is RedirectResult { Url: "/Bench" }
+            ? await StandAsync(_ => Standing.TakeMarked(marked), "/Bench")
+            : result;
     }
 
     /// <summary>What was typed about the lab.</summary>

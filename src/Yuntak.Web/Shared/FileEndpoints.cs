@@ -24,11 +24,11 @@ internal static class FileEndpoints
     {
         app.MapGet(
             "/files/lab.yaml",
-            async (LabStore store) => Download(LabFile.ToYaml((await store.HeadAsync(Pointer.Draft)).Lab), "application/yaml", "lab.yaml")
+            async (LabStore store) => Download(LabFile.ToYaml(await MarkedAsync(store)), "application/yaml", "lab.yaml")
         );
         app.MapGet(
             "/files/lab.json",
-            async (LabStore store) => Download(LabFile.ToJson((await store.HeadAsync(Pointer.Draft)).Lab), "application/json", "lab.json")
+            async (LabStore store) => Download(LabFile.ToJson(await MarkedAsync(store)), "application/json", "lab.json")
         );
         app.MapGet(
             "/files/as-built.yaml",
@@ -119,4 +119,8 @@ internal static class FileEndpoints
 
     private static IResult Download(string text, string type, string name) =>
         Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
+
+    /// <summary>The draft with the marks of what stands.</summary>
+    private static async Task<Lab> MarkedAsync(LabStore store) =>
+        Standing.Marked((await store.HeadAsync(Pointer.Draft)).Lab, (await store.HeadAsync(Pointer.AsBuilt)).Lab);
 }

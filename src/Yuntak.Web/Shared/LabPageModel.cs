@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Labs;
 using Yuntak.Data;
 
 namespace Yuntak.Web.Shared;
@@ -98,6 +99,19 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
             return Page();
         }
     }
+
+    /// <summary>Changes what stands, as it is now, and comes back: by which host or guest is there already, or is to be built after all.</summary>
+    protected Task<IActionResult> StandAsync(Func<Lab, Edit> edit, string then) =>
+        StepAsync(
+            async () =>
+            {
+                // The draft may have been changed a moment ago, by the same form.
+                var draft = (await store.HeadAsync(Pointer.Draft)).Lab;
+                return await store.CommitAsync(Pointer.AsBuilt, (await store.HeadAsync(Pointer.AsBuilt)).Revision, edit(draft));
+            },
+            then,
+            stale => $"Somebody changed what stands meanwhile: {stale.Theirs.Sentence}. Try once more."
+        );
 
     /// <summary>Carries a step out and comes back. A refusal is shown on the page that follows.</summary>
     /// <param name="step">The step.</param>

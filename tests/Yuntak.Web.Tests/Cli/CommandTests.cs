@@ -176,6 +176,21 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void A_host_that_is_read_stands_and_exactly_what_is_marked_stands()
+    {
+        var lab = folder.File("home.yaml");
+        var bundle = Path.Combine(Repository.Root, "demo", "kiln-bundle.txt");
+        Run(null, "intake", bundle, "--lab", lab, "--as", "tower").Ended.ShouldBe(0);
+        File.ReadAllText(lab).ShouldContain("stands: true");
+        Run(null, "runbook", lab, "--json").Said.ShouldContain("\"open\": 0");
+
+        var anew = folder.File("anew.yaml");
+        Run(null, "intake", bundle, "--lab", anew, "--as", "tower", "--to-build").Ended.ShouldBe(0);
+        File.ReadAllText(anew).ShouldNotContain("stands: true");
+        Run(null, "runbook", anew).Said.ShouldContain("say that it stands");
+    }
+
+    [Fact]
     public void Figures_are_said_with_the_digits_that_were_given_and_no_more()
     {
         Run(null, "size", "router", "line-rate=0.005").Problem.ShouldContain("0.01 to 25 Gbit/s; 0.005 was given.");
@@ -425,14 +440,22 @@ public sealed class CommandTests : IDisposable
         figures.GetProperty("stops")[0].GetString().ShouldBe("lantern");
         figures.GetProperty("wipes").GetArrayLength().ShouldBe(0);
 
-        var (_, fromNothing, _) = Run(null, "runbook", draft, "--json");
-        var installs = JsonDocument
-            .Parse(fromNothing)
-            .RootElement.GetProperty("sections")
-            .EnumerateArray()
-            .SelectMany(s => s.GetProperty("steps").EnumerateArray())
-            .Where(s => s.GetProperty("act").GetProperty("type").GetString() == "install-host")
-            .ToList();
+        List<JsonElement> Acts(string lab, string type) =>
+            [
+                .. JsonDocument
+                    .Parse(Run(lab, "runbook", "-", "--json").Said)
+                    .RootElement.GetProperty("sections")
+                    .EnumerateArray()
+                    .SelectMany(s => s.GetProperty("steps").EnumerateArray())
+                    .Where(s => s.GetProperty("act").GetProperty("type").GetString() == type),
+            ];
+        var text = File.ReadAllText(draft);
+        Acts(text, "install-host").ShouldBeEmpty("hosts that were read run; nobody said that their disks may be wiped");
+        Acts(text, "stop").Count(s => s.GetProperty("what").GetString()!.Contains("Install onto")).ShouldBe(3);
+        var installs = Acts(
+            text.Replace("mounted-at: [/, /boot/efi]", "mounted-at: [/, /boot/efi], may-be-wiped: 2026-11-20", StringComparison.Ordinal),
+            "install-host"
+        );
         installs.Count.ShouldBe(3);
         installs.ShouldAllBe(s => s.GetProperty("wipes").GetArrayLength() == 1);
         installs.ShouldAllBe(s => s.GetProperty("wipes")[0].GetString() == s.GetProperty("act").GetProperty("onto").GetString());

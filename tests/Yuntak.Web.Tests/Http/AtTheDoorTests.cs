@@ -179,4 +179,72 @@ public sealed class AtTheDoorTests(Site site) : IClassFixture<Site>
         refused.Body!.TextContent.ShouldContain("a number from 1 to 1,000, not «0.5»");
         await site.Send(await site.Get("/Lab"), "input[name=batch-times]", ("batch-times", "10"));
     }
+
+    [Fact]
+    public async Task A_home_that_runs_is_taken_over_without_a_step()
+    {
+        await using var home = new Site { Demo = false };
+        await home.InitializeAsync();
+        var bundle = await File.ReadAllTextAsync(Path.Combine(Repository.Root, "demo", "kiln-bundle.txt"));
+        var reading = await home.Send(await home.Get("/Kit"), "#paste", ("text", bundle));
+        reading
+            .QuerySelector("#does-it-run input[value=yes]")!
+            .HasAttribute("checked")
+            .ShouldBeTrue("read from its own tools, it stands by default");
+        await home.Send(reading, "#accept", ("name", "tower"));
+        (await home.Get("/Runbook")).QuerySelectorAll(".step").ShouldBeEmpty();
+        var tower = await home.Get("/Kit/Host/tower");
+        tower.QuerySelector("#to-build").ShouldNotBeNull();
+
+        await home.Send(await home.Get("/Wants/Guest?profile=wiki"), "#save-place", ("name", "leaves"), ("then", "bench"));
+        (await home.Get("/Runbook")).QuerySelectorAll(".step").ShouldNotBeEmpty();
+        var wants = await home.Send(await home.Get("/Wants"), "#bulk-go", ("guests", "leaves"), ("change", "stand"));
+        wants.QuerySelector(".stands-mark").ShouldNotBeNull();
+        (await home.Get("/Runbook")).QuerySelectorAll(".step").ShouldBeEmpty("it runs already");
+        (await home.Client.GetStringAsync("/files/lab.yaml")).Split("stands: true").Length.ShouldBeGreaterThan(2);
+
+        await home.Send(await home.Get("/Wants"), "#bulk-go", ("guests", "leaves"), ("change", "to-build"));
+        (await home.Get("/Runbook")).QuerySelectorAll(".step").ShouldNotBeEmpty();
+        await home.Send(await home.Get("/Kit/Host/tower"), "#to-build");
+        var stops = (await home.Get("/Runbook"))
+            .QuerySelectorAll(".step")
+            .Where(s => s.TextContent.Contains("Stop: Install onto"))
+            .ToList();
+        stops.ShouldHaveSingleItem().TextContent.ShouldContain("mounted at /");
+        await home.Send(await home.Get("/Kit/Host/tower"), "#stands");
+        (await home.Get("/Runbook")).Body!.TextContent.ShouldNotContain("Install onto");
+    }
+
+    [Fact]
+    public async Task A_lab_begins_from_a_file_read_as_what_stands()
+    {
+        await using var home = new Site { Demo = false };
+        await home.InitializeAsync();
+        var file = await File.ReadAllTextAsync(Path.Combine(Repository.Root, "demo", "saltmarsh-as-built.yaml"));
+        await home.Send(await home.Get("/Lab"), "textarea[name=text]", ("text", file), ("stands", "all"));
+        (await home.Get("/Runbook")).QuerySelectorAll(".step").ShouldBeEmpty();
+        (await home.Client.GetStringAsync("/files/as-built.yaml")).ShouldContain("name: gatehouse");
+
+        await using var marked = new Site { Demo = false };
+        await marked.InitializeAsync();
+        await marked.Send(await marked.Get("/Lab"), "textarea[name=text]", ("text", await home.Client.GetStringAsync("/files/lab.yaml")));
+        (await marked.Get("/Runbook")).QuerySelectorAll(".step").ShouldBeEmpty("the file says what stands");
+    }
+
+    [Fact]
+    public async Task What_is_on_a_disk_goes_only_after_somebody_said_so()
+    {
+        await using var home = new Site { Demo = false };
+        await home.InitializeAsync();
+        var bundle = await File.ReadAllTextAsync(Path.Combine(Repository.Root, "demo", "kiln-bundle.txt"));
+        await home.Send(await home.Send(await home.Get("/Kit"), "#paste", ("text", bundle)), "#accept", ("name", "tower"), ("pool", "9"));
+        var page = await home.Get("/Kit/Host/tower");
+        var disks = page.QuerySelectorAll("#full-disks li").Length;
+        disks.ShouldBeGreaterThan(0);
+        var said = await home.Send(page, "#full-disks button");
+        said.QuerySelector("#full-disks")!.TextContent.ShouldContain("may be wiped, said on ");
+        (await home.Client.GetStringAsync("/files/lab.yaml")).ShouldContain("may-be-wiped: ");
+        var back = await home.Send(said, "#full-disks form:has(input[name=may]) button");
+        back.QuerySelector("#full-disks")!.TextContent.ShouldNotContain("said on");
+    }
 }

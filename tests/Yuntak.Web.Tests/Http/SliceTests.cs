@@ -66,6 +66,8 @@ public sealed class SliceTests : IAsyncLifetime
     public async Task The_last_tick_can_be_taken_back()
     {
         await AddHost("brick");
+        (await site.Get("/Runbook")).Body!.TextContent.ShouldNotContain("Make brick ready", Case.Sensitive, "a host that was read runs already");
+        await site.Send(await site.Get("/Wants/Guest?profile=wiki"), "#save-place", ("name", "leaves"), ("then", "bench"));
         var runbook = await site.Send(await site.Get("/Runbook"), ".tick-box:not([disabled])");
         runbook.QuerySelectorAll(".step.done").Length.ShouldBe(1);
         (await site.Send(runbook, "#untick")).QuerySelectorAll(".step.done").ShouldBeEmpty();

@@ -96,6 +96,17 @@ internal static class DiskShapes
             d => d.MountedAt,
             (d, v) => d with { MountedAt = v }
         ),
+        Of<Disk>
+            .Maybe(
+                "may-be-wiped",
+                nameof(Labs.Disk.MayBeWiped),
+                "may be wiped",
+                Codecs.Day,
+                d => d.MayBeWiped,
+                (d, v) => d with { MayBeWiped = v }
+            )
+            .Saying((_, d) => d.MayBeWiped is { } day ? $"may be wiped, said on {day:O}" : "may not be wiped")
+            .Explained("the day somebody said that what is on it may go"),
         Of<Disk>.MaybeText("model", nameof(Labs.Disk.Model), "model", Text, d => d.Model, (d, v) => d with { Model = v }),
         Of<Disk>
             .Maybe(

@@ -66,6 +66,11 @@ public static class GuestShapes
             .Saying((_, g) => g.Importance.Words())
             .IsKnown(),
         Of<Guest>
+            .Value("stands", nameof(Labs.Guest.Stands), "stands", Codecs.Flag(), false, g => g.Stands, (g, to) => g with { Stands = to })
+            .IsSilent()
+            .IsKnown()
+            .Explained("runs already"),
+        Of<Guest>
             .Maybe(
                 "vcpu",
                 "Overrides.Vcpu",

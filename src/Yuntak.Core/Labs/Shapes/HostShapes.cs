@@ -136,6 +136,11 @@ public static class HostShapes
                 (h, v) => h with { Description = v }
             )
             .IsKnown(),
+        Of<Host>
+            .Value("stands", nameof(Labs.Host.Stands), "stands", Codecs.Flag(), false, h => h.Stands, (h, to) => h with { Stands = to })
+            .IsSilent()
+            .IsKnown()
+            .Explained("is there already: no step installs, wipes or starts it"),
         new Part<Host, Processor>(
             "processor",
             "Facts.Processor",

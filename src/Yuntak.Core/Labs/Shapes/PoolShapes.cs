@@ -123,6 +123,11 @@ public static class PoolShapes
             .Saying((_, p) => $"compresses {Numbers.Short(p.Compression)} : 1")
             .IsKnown(),
         Of<Pool>
+            .Value("stands", nameof(Labs.Pool.Stands), "stands", Codecs.Flag(), false, p => p.Stands, (p, to) => p with { Stands = to })
+            .IsSilent()
+            .IsKnown()
+            .Explained("is there already and holds data"),
+        Of<Pool>
             .Value(
                 "already-used",
                 nameof(Labs.Pool.AlreadyUsed),

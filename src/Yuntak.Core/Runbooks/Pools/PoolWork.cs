@@ -19,11 +19,13 @@ internal abstract record PoolWork(Host On) : Work
 
         var pools = stands.Pools.SelectMany(p => p.DiskIds).ToHashSet(StringComparer.Ordinal);
         // What it holds is known best by the draft, which is where a host is read again or corrected.
-        bool Holds(Disk disk) => (plan.Draft.Host(On.Id)?.Disks.FirstOrDefault(d => d.Id == disk.Id) ?? disk).Holds.Count > 0;
+        Disk Known(Disk disk) => plan.Draft.Host(On.Id)?.Disks.FirstOrDefault(d => d.Id == disk.Id) ?? disk;
         var used = wiped
             .Select(id => stands.Disks.FirstOrDefault(d => d.Id == id))
             .OfType<Disk>()
-            .Where(d => !pools.Contains(d.Id) && (d.IsBoot || d.MountedAt.Count > 0 || Holds(d)))
+            .Where(d =>
+                !pools.Contains(d.Id) && (d.IsBoot || Known(d).MayBeWiped is null && (d.MountedAt.Count > 0 || Known(d).Holds.Count > 0))
+            )
             .ToList();
         return used.Count == 0
             ? null
@@ -31,7 +33,7 @@ internal abstract record PoolWork(Host On) : Work
                 On.Id,
                 what,
                 $"This would wipe what is on {string.Join("; ", used.Select(d => plan.Named(On.Id, d.Id)))}.",
-                "Copy what you need and empty the disk yourself; then read the host again, or correct at Kit what the disk holds."
+                "Copy what you need, then say of the disk at its host that it may be wiped; or choose another disk. If it is there to stay, say that the pool stands."
             );
     }
 

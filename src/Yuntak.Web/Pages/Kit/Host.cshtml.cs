@@ -109,6 +109,20 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
     public Task<IActionResult> OnPostRemovePoolAsync(string id, string pool) =>
         ChangeAsync(HostEdits.RemovePool(new HostId(id), pool), then: $"/Kit/Host/{Uri.EscapeDataString(id)}#pools");
 
+    /// <summary>Whether it is there already.</summary>
+    public bool Stands => Host is not null && Desk.AsBuilt.Lab.Host(Host.Id) is not null;
+
+    /// <summary>Says that the host stands, or that it is to be built after all.</summary>
+    public Task<IActionResult> OnPostStandAsync(string id, string? stands) =>
+        StandAsync(
+            draft => stands == "no" ? Standing.LetHostGo(new HostId(id)) : Standing.TakeHost(draft, new HostId(id)),
+            $"/Kit/Host/{Uri.EscapeDataString(id)}"
+        );
+
+    /// <summary>Says that what is on a disk may go, or takes it back.</summary>
+    public Task<IActionResult> OnPostWipeAsync(string id, string disk, string? may) =>
+        ChangeAsync(KitEdits.MayBeWiped(new HostId(id), disk, may == "no" ? null : clock.Today()), $"/Kit/Host/{Uri.EscapeDataString(id)}");
+
     public Task<IActionResult> OnPostRemoveAsync(string id) => ChangeAsync(HostEdits.Remove(new HostId(id)), then: "/Kit");
 
     /// <summary>What stands in the field for a disk's hours.</summary>

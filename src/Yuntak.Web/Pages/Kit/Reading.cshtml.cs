@@ -5,6 +5,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
 using Yuntak.Data;
@@ -27,6 +28,9 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
 
     public HostForm Form { get; private set; } = null!;
 
+    /// <summary>Whether the host runs already. One that is read from its own tools does, unless somebody says otherwise.</summary>
+    public bool Stands { get; private set; } = true;
+
     /// <summary>What it changes of the host it is of; null for a new host.</summary>
     public HostUpdate? Update { get; private set; }
 
@@ -42,7 +46,7 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
     }
 
     /// <summary>Takes it on as a new host.</summary>
-    public async Task<IActionResult> OnPostAsync(long number, int[] pool)
+    public async Task<IActionResult> OnPostAsync(long number, int[] pool, string? stands)
     {
         if (!await FindAsync(number, New))
         {
@@ -50,7 +54,8 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
         }
 
         Form = HostForm.Read(Request.Form, Reading);
-        return await ChangeFromFormAsync(
+        Stands = stands != "no";
+        var result = await ChangeFromFormAsync(
             lab =>
             {
                 var typed = Form.ToHost(null);
@@ -61,6 +66,8 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
                     Processor = read.Processor with { Virtualisation = typed.Processor.Virtualisation },
                     NetworkPorts = typed.NetworkPorts,
                     BatteryBackup = typed.BatteryBackup,
+                    AddressFixed = typed.AddressFixed,
+                    PowersOn = typed.PowersOn,
                     IdleWatts = typed.IdleWatts,
                     FullWatts = typed.FullWatts,
                 };
@@ -71,6 +78,9 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             },
             "/Kit"
         );
+        return Stands && result is RedirectResult { Url: "/Kit" }
+            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), "/Kit")
+            : result;
     }
 
     /// <summary>Accepts it for the host it is of.</summary>

@@ -5,6 +5,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
 using Yuntak.Core.Wants;
@@ -53,6 +54,8 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         .. LabWords.Importances.Values.Select(i => (LabWords.Importances.Word(i), i.Words())),
         .. ProfileWords.Kinds.Values.Select(k => (ProfileWords.Kinds.Word(k), $"become {k.Words()}s")),
         ("advice", "follow the advice again"),
+        ("stand", "run already"),
+        ("to-build", "are to be built"),
         ("take-off", "come off their hosts"),
         ("remove", "leave the lab"),
     ];
@@ -71,6 +74,18 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         Ticked = guests.ToHashSet(StringComparer.Ordinal);
         BulkChange = change;
         List<GuestId> ids = [.. guests.Distinct(StringComparer.Ordinal).Select(g => new GuestId(g))];
+        var then = Part is { } shown ? $"/Wants?part={shown}" : "/Wants";
+        if (change is "stand" or "to-build")
+        {
+            return StandAsync(
+                draft =>
+                    ids.Count == 0 ? throw new Refused("Tick the guests it should happen to first.")
+                    : change == "stand" ? Standing.TakeGuests(draft, ids)
+                    : Standing.LetGuestsGo(ids),
+                then
+            );
+        }
+
         return ChangeFromFormAsync(
             LabWords.Importances.TryRead(change, out var importance) ? BulkEdits.Matter(ids, importance)
                 : ProfileWords.Kinds.TryRead(change, out var kind) ? BulkEdits.Package(ids, kind)
@@ -81,7 +96,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
                     "remove" => BulkEdits.Remove(ids),
                     _ => _ => throw new Refused("Choose what should happen to them."),
                 },
-            Part is { } part ? $"/Wants?part={part}" : "/Wants"
+            then
         );
     }
 
