@@ -211,6 +211,9 @@ public sealed class AtTheDoorTests(Site site) : IClassFixture<Site>
             .Where(s => s.TextContent.Contains("Stop: Install onto"))
             .ToList();
         stops.ShouldHaveSingleItem().TextContent.ShouldContain("mounted at /");
+        (await home.Get("/Kit/Host/tower"))
+            .QuerySelector("#full-disks")!
+            .TextContent.ShouldContain("mounted at /", Case.Sensitive, "to build it anew its boot disk may be said to go");
         await home.Send(await home.Get("/Kit/Host/tower"), "#stands");
         (await home.Get("/Runbook")).Body!.TextContent.ShouldNotContain("Install onto");
     }

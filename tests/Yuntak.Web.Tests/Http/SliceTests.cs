@@ -66,7 +66,11 @@ public sealed class SliceTests : IAsyncLifetime
     public async Task The_last_tick_can_be_taken_back()
     {
         await AddHost("brick");
-        (await site.Get("/Runbook")).Body!.TextContent.ShouldNotContain("Make brick ready", Case.Sensitive, "a host that was read runs already");
+        (await site.Get("/Runbook")).Body!.TextContent.ShouldNotContain(
+            "Make brick ready",
+            Case.Sensitive,
+            "a host that was read runs already"
+        );
         await site.Send(await site.Get("/Wants/Guest?profile=wiki"), "#save-place", ("name", "leaves"), ("then", "bench"));
         // The pool over the empty disk is one step and gone with its tick; the guest that waits for it has several.
         await site.Send(await site.Get("/Runbook"), ".tick-box:not([disabled])");
