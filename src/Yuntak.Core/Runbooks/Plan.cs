@@ -62,11 +62,18 @@ internal sealed class Plan
             ? $"{disk.Id}, {disk.Size.ToDecimalString()}, {disk.Contents}"
             : id;
 
-    /// <summary>Whether a disk, as its host's own tools told, holds something that nobody has said may go. What a pool that stood before held is that pool's matter.</summary>
-    public bool HoldsData(HostId host, string id) =>
-        Host(host) is { WasRead: true }
-        && Disk(host, id) is { HoldsSomething: true, MayBeWiped: null }
-        && AsBuilt.Host(host)?.Pools.Any(p => p.DiskIds.Contains(id)) != true;
+    /// <summary>
+    /// Whether a disk must not be wiped: the boot disk of a host that stands, or one that holds something nobody has said may go. Of a host that is typed in and to be
+    /// built nothing holds anything yet. What a pool that stands holds is that pool's matter.
+    /// </summary>
+    public bool MustNotBeWiped(HostId host, string id)
+    {
+        var built = AsBuilt.Host(host);
+        return (built is not null || Host(host) is { WasRead: true })
+            && built?.Pools.Any(p => p.DiskIds.Contains(id)) != true
+            && Disk(host, id) is { } disk
+            && ((built is not null && disk.IsBoot) || disk is { HoldsSomething: true, MayBeWiped: null });
+    }
 
     /// <summary>Disks with how they are seen, as values to type.</summary>
     public IEnumerable<StepValue> Seen(HostId host, IEnumerable<string> ids, string label = "disk") =>

@@ -106,7 +106,7 @@ public static class RunbookBuilder
         }
 
         // A disk that is in no pool that stands may still hold what its owner keeps: what its own tools said counts until somebody says that it may go.
-        var full = act.Wipes.Where(d => plan.HoldsData(host, d)).ToList();
+        var full = act.Wipes.Where(d => plan.MustNotBeWiped(host, d)).ToList();
         if (full.Count > 0)
         {
             return new Halt(
@@ -115,7 +115,7 @@ public static class RunbookBuilder
                 $"It would wipe {string.Join("; ", full.Select(d => plan.Named(host, d)))}.",
                 act is InstallHost
                     ? "Does the host run already? Then say that it stands. Else say of the disk that it may be wiped, or choose another."
-                    : "Say of the disk that it may be wiped, or choose another; if this is there already, say that it stands."
+                    : "Copy what you need, then say of the disk at its host that it may be wiped; or choose another. If this is there already, say that it stands."
             );
         }
 

@@ -132,7 +132,7 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
                 "Leave the boot disk to the host and make a pool of other disks."
             )
         : Change.Anew && Content(plan) > ByteSize.Zero && Place(plan) is null ? Spare.Nowhere(Stands, Before, Content(plan))
-        : InUse(plan, $"{After.Name} on {On.Name} cannot take its disks", Fresh);
+        : null;
 
     private IEnumerable<string> Fresh => After.DiskIds.Except(Before.DiskIds, StringComparer.Ordinal);
 

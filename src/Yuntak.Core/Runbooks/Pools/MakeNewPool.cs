@@ -40,7 +40,4 @@ internal sealed record MakeNewPool(Host On, Pool New) : PoolWork(On)
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Gives(Plan plan) => [Condition.PoolThere(On.Id, New.Name)];
-
-    /// <inheritdoc/>
-    public override Halt? Stop(Plan plan) => InUse(plan, $"{New.Name} on {On.Name} cannot be made", Of(On, New).Wipes);
 }
