@@ -33,21 +33,23 @@ public class LongFileTests
     [InlineData("  runs-in: engine\n")]
     public void Reading_is_linear_in_the_length(string more)
     {
-        Time(100, more);
-        var (small, large) = (Time(450, more), Time(1_800, more));
+        var (few, many) = (File(450, more), File(1_800, more));
+        Time(few);
+        // In turns, and the quickest of each: whatever else the machine does for a moment then strikes both.
+        var (small, large) = (double.MaxValue, double.MaxValue);
+        for (var round = 0; round < 6; round++)
+        {
+            small = Math.Min(small, Time(few));
+            large = Math.Min(large, Time(many));
+        }
+
         (large / small).ShouldBeLessThan(10);
 
-        static double Time(int guests, string more)
+        static double Time(string text)
         {
-            var text = File(guests, more);
-            return Enumerable
-                .Range(0, 3)
-                .Min(_ =>
-                {
-                    var watch = Stopwatch.StartNew();
-                    LabFile.Read(text).Problems.ShouldBeEmpty();
-                    return watch.Elapsed.TotalMilliseconds;
-                });
+            var watch = Stopwatch.StartNew();
+            LabFile.Read(text).Problems.ShouldBeEmpty();
+            return watch.Elapsed.TotalMilliseconds;
         }
     }
 
