@@ -14,13 +14,14 @@ public static class PackagingWays
     /// <summary>The three plain ways, and the two schools of running an app engine inside a guest.</summary>
     public static IEnumerable<PackagingWay> Of(Sums lab, Guest guest)
     {
-        foreach (var kind in Enum.GetValues<GuestKind>().Where(k => Sensible(guest, k)))
+        // A home for app stacks is what the others run inside; it is no stack itself and does not run inside another.
+        var canBeStack = guest.Wants.All(w => w.ProfileId != ProfileBook.AppEngine);
+        foreach (var kind in Enum.GetValues<GuestKind>().Where(k => canBeStack || k != GuestKind.AppStack))
         {
             yield return Plain(lab, guest with { Kind = kind, RunsIn = null, Devices = kind == GuestKind.Machine ? guest.Devices : [] });
         }
 
-        // A home for app stacks is what the others run inside; it does not run inside another itself.
-        if (guest.Wants.All(w => w.ProfileId != ProfileBook.AppEngine))
+        if (canBeStack)
         {
             yield return Nested(lab, guest, GuestKind.SystemContainer);
             yield return Nested(lab, guest, GuestKind.Machine);
@@ -78,11 +79,8 @@ public static class PackagingWays
         [
             .. FitCheck
                 .OnEveryHost(lab, guest)
-                .Select(a => new WayFit(a.After.Host.Name, a.CanGo ? a.Fit : Fit.Over, a.Limits.Count > 0 ? a.Limits[0].Text : null)),
+                .Select(a => new WayFit(a.After.Host.Name, a.Fit, a.Limits.Count > 0 ? a.Limits[0].Text : null)),
         ];
-
-    private static bool Sensible(Guest guest, GuestKind kind) =>
-        kind != GuestKind.AppStack || guest.Wants.All(w => w.ProfileId != ProfileBook.AppEngine);
 
     private static (string Starts, string Shares, string Apart, string Needs) Words(GuestKind kind, Sizing sizing)
     {

@@ -170,9 +170,6 @@ public sealed partial class Sizing
     /// <summary>Virtual processors given.</summary>
     public int Vcpu => Guest.Overrides.Vcpu ?? AdvisedVcpu.Value;
 
-    /// <summary>What its services would keep busy at their busiest, whether or not it has the processors for it.</summary>
-    public bool IsShortOfProcessors => new Share(BusyCores.Value) > new Share(Vcpu);
-
     /// <summary>The most memory it may ever take: for an app stack the ceiling against runaways unless the person set one, else what it is given.</summary>
     public ByteSize Ceiling =>
         Guest.Kind == GuestKind.AppStack ? Guest.Overrides.Memory ?? ByteSize.Max(Memory, SizingRules.Ceiling(ExpectedMemory)) : Memory;
