@@ -4,25 +4,29 @@
 #
 #   sh collect.sh > kiln.txt            all of it, to give to Yuntak
 #   sudo sh collect.sh > kiln.txt       with disk health and memory modules
+#   sh collect.sh --speed > kiln.txt    with the speed of a core: three seconds or so of work on one core
 #   sh collect.sh --mask > kiln.txt     serial numbers and the world-wide names made from them replaced; the same one always by the same word
 #
-# Measured speeds are not taken here, since measuring is work for the host. Append what fio --output-format=json or iperf3 -J printed, if you ran them.
+# Speeds of disks and links are not taken here, since measuring is work for the host. Append what fio --output-format=json or iperf3 -J printed, if you ran them.
 set -u
 LC_ALL=C
 export LC_ALL
 PATH=$PATH:/usr/sbin:/sbin:/usr/local/sbin
 
 usage() {
-  echo "sh collect.sh [--mask]    prints what is in this host; --mask replaces serial numbers" >&2
+  echo "sh collect.sh [--mask] [--speed]    prints what is in this host; --mask replaces serial numbers, --speed tries a core" >&2
 }
 
 mask=no
-case ${1-} in
-  --mask) mask=yes ;;
-  '') ;;
-  -h | --help) usage; exit 0 ;;
-  *) usage; exit 2 ;;
-esac
+speed=no
+for option in "$@"; do
+  case $option in
+    --mask) mask=yes ;;
+    --speed) speed=yes ;;
+    -h | --help) usage; exit 0 ;;
+    *) usage; exit 2 ;;
+  esac
+done
 
 part() { printf '=== yuntak part %s: %s ===\n' "$1" "$2"; }
 not_run() { printf '# not run: %s\n' "$*"; }
@@ -82,6 +86,35 @@ battery() {
   fi
 }
 
+# Memory and processor time of what runs in control groups, where the kernel has one tree of them.
+control_groups() {
+  find /sys/fs/cgroup -mindepth 1 -maxdepth 4 -type d 2>/dev/null | while read -r group; do
+    # Slices only hold others.
+    case $group in *.slice) continue ;; esac
+    values "$group/memory.current" "$group/memory.peak"
+    if [ -r "$group/cpu.stat" ]; then
+      while read -r key value; do
+        [ "$key" = usage_usec ] && printf '%s/cpu.stat:%s\n' "$group" "$value"
+      done <"$group/cpu.stat"
+    fi
+  done
+}
+
+# The user time, in seconds, of the same piece of work, three times. Yuntak takes the least.
+core_speed() {
+  if ! have gzip || ! have seq; then not_run "gzip or seq is not installed"; return; fi
+  seconds=''
+  for _ in 1 2 3; do
+    # The second line of times is of the children: user time, as 0m1.234s.
+    took=$( (seq 1 3000000 | gzip -6 >/dev/null; times) | tail -n 1 | cut -d ' ' -f 1)
+    minutes=${took%%m*}
+    rest=${took#*m}
+    whole=${rest%%.*}
+    seconds="$seconds $((minutes * 60 + whole)).$(echo "${rest#*.}" | tr -d s)"
+  done
+  echo "core speed, seconds:$seconds"
+}
+
 collect() {
   printf '=== yuntak collect 1: host %s, %s, masked %s ===\n' "$(uname -n)" "$(date +%Y-%m-%d)" "$mask"
 
@@ -102,13 +135,27 @@ collect() {
   part disks "lsblk -J -b -o ..."
   if have lsblk; then
     # Older versions know fewer columns and refuse the whole list for one they do not know.
-    lsblk -J -b -o NAME,PATH,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINTS,FSTYPE,PKNAME,LOG-SEC,PHY-SEC,RM,HOTPLUG 2>/dev/null ||
-      lsblk -J -b -o NAME,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINT,FSTYPE,PKNAME,LOG-SEC,PHY-SEC,RM 2>/dev/null ||
+    lsblk -J -b -o NAME,PATH,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINTS,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM,HOTPLUG 2>/dev/null ||
+      lsblk -J -b -o NAME,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINT,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM 2>/dev/null ||
       lsblk -J -b 2>/dev/null || not_run "lsblk ended with $?"
   else
     not_run "lsblk is not installed"
   fi
   links /sys/block/*
+
+  part mounts "findmnt -J -b"
+  if have findmnt; then
+    findmnt -J -b -o TARGET,SOURCE,FSTYPE,OPTIONS,SIZE,USED,UUID 2>/dev/null || findmnt -J -b 2>/dev/null || findmnt -J 2>/dev/null
+  else
+    not_run "findmnt is not installed"
+  fi
+
+  part arrays "/proc/mdstat, pvs, lvs"
+  if [ -r /proc/mdstat ]; then cat /proc/mdstat; fi
+  if have pvs && is_root; then
+    pvs --reportformat json 2>/dev/null
+    lvs --reportformat json -o lv_name,vg_name,lv_size,segtype 2>/dev/null
+  fi
 
   part cards "lspci -Dvmmnnk"
   run lspci -Dvmmnnk
@@ -146,6 +193,15 @@ collect() {
 
   part battery-backup "the daemon's own values"
   battery
+
+  part listeners "ss -H -tuln"
+  run ss -H -tuln
+
+  part what-runs "/sys/fs/cgroup"
+  control_groups
+
+  part core-speed "seq 1 3000000 | gzip -6, three times"
+  if [ "$speed" = yes ]; then core_speed; else not_run "measuring was not asked for; --speed does"; fi
 
   part firmware "/sys/class/dmi/id"
   values /sys/class/dmi/id/bios_date /sys/class/dmi/id/bios_version /sys/class/dmi/id/board_name

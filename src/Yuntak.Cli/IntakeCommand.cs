@@ -100,8 +100,10 @@ internal static class IntakeCommand
         var known = lab.Hosts.FirstOrDefault(h => string.Equals(h.Name, name, StringComparison.OrdinalIgnoreCase));
         if (known is null)
         {
-            var added = HostEdits.Add(NewHost.From(reading, name) with { Stands = stands })(lab);
-            return (added.Lab, [added.Sentence]);
+            var host = NewHost.From(reading, name);
+            ValueList<Pool> found = stands ? [.. PoolProposal.Found(host).Select(p => p with { Stands = true })] : [];
+            var added = HostEdits.Add(host with { Stands = stands, Pools = found })(lab);
+            return (added.Lab, [added.Sentence, .. found.Select(p => $"{p.Name} stands: {p.Layout.Words(p.DiskIds.Count)}")]);
         }
 
         var update = HostUpdate.Of(Assessment.Of(lab), known, reading);
@@ -125,6 +127,20 @@ internal static class IntakeCommand
             );
         }
 
+        foreach (var found in reading.Hardware.Found)
+        {
+            var at = found.MountedAt is null ? "" : $", mounted at {found.MountedAt}";
+            var used = found.Used is { } size ? $", {size.ToDecimalString()} in it" : "";
+            Console.WriteLine(
+                $"  pool {found.Name}: {found.Layout.Words(found.DiskIds.Count)}, {found.Family.Words()}{at}{used}{(found.Unsure is null ? "" : $"; {found.Unsure}")}"
+            );
+        }
+
+        foreach (var runs in reading.Hardware.Runs.Where(r => r.Kind is not null))
+        {
+            Console.WriteLine($"  runs: {runs.Name}, looks like {runs.Kind!.Value.Words()}, {runs.Memory}{(runs.Peak is { } peak ? $", at most {peak}" : "")}");
+        }
+
         foreach (var device in reading.Hardware.UsbDevices.Where(d => !d.Hub))
         {
             var controller = reading.Hardware.ControllerOf(device.Port) is { } address
@@ -141,6 +157,11 @@ internal static class IntakeCommand
         if (changes is { Count: 0 })
         {
             Console.WriteLine("Nothing changed.");
+        }
+
+        foreach (var hint in reading.Parts.SelectMany(p => p.Hints))
+        {
+            Console.WriteLine(hint);
         }
 
         foreach (var problem in reading.Problems)

@@ -146,11 +146,17 @@ internal static class Gens
                 virtualisation,
                 day,
                 day is { } ticked ? [new ReadinessCheck("power-cut", ticked)] : [],
-                ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : []
+                ports > 5 ? [new FactNote("memory/total", Origin.Entered, "16 GiB", day), new FactNote("disks", Origin.Read, "lsblk")] : [],
+                // Every kind of host, and some that say themselves what their kind would.
+                (HostType)(ports % 5),
+                ports == 6 ? ByteSize.FromGiB(1) : null,
+                ports == 4 ? ByteSize.FromGiB(9) : null,
+                ports > 6 ? 1.7 : null,
+                ports % 3 == 1 ? EncoderClass.RecentGraphics : null
             ),
             new HostPlan([
                 .. PoolProposal
-                    .For(disks)
+                    .For(HostShapes.Host.Blank with { Disks = [.. disks] })
                     .Select(
                         (p, n) =>
                             p with

@@ -18,7 +18,7 @@ public sealed class MemoryBudget
     {
         Total = host.Memory;
         CacheFloor = Bench.ReadCache.FloorOf(host, readCache);
-        HostBase = settings.HostBase;
+        HostBase = BaseOf(host, settings);
         ReadCache = readCache;
         Shares = shares;
         var committed = HostBase + ReadCache;
@@ -37,7 +37,7 @@ public sealed class MemoryBudget
             () =>
                 new FigureInput[]
                 {
-                    new("host base", HostBase, Origin.Assumed, "a setting"),
+                    new("host base", HostBase, host.BaseMemory is null ? Origin.Assumed : Origin.Entered, BaseWords(host)),
                     new("read cache", ReadCache, Origin.Assumed, $"a setting; it yields down to {CacheFloor}"),
                 }
                     .Where(i => i.Value is not ByteSize { Bytes: 0 })
@@ -51,6 +51,15 @@ public sealed class MemoryBudget
             Source.CommonPractice
         );
     }
+
+    /// <summary>What a host keeps for itself: as somebody said of it; else of a hypervisor what the lab's settings say, and of another kind what is usual there.</summary>
+    public static ByteSize BaseOf(Host host, LabSettings settings) =>
+        host.BaseMemory ?? (host.Type == HostType.Hypervisor ? settings.HostBase : host.Kind.BaseMemory);
+
+    private static string BaseWords(Host host) =>
+        host.BaseMemory is not null ? $"set for {host.Name}"
+        : host.Type == HostType.Hypervisor ? "a setting"
+        : $"usual for a {host.Type.Words()}";
 
     /// <summary>Memory of the host.</summary>
     public ByteSize Total { get; }

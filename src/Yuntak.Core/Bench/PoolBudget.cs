@@ -17,9 +17,10 @@ public sealed class PoolBudget
         Host = host;
         Pool = pool;
         Disks = [.. host.DisksOf(pool)];
-        Members = PoolMembers.Of(pool, Disks);
+        List<Disk> parts = [.. host.PartsOf(pool)];
+        Members = PoolMembers.Of(pool, parts);
         Groups = DiskGroup.Split(pool.Layout, Members, pool.Groups);
-        Room = PoolRoom.Of(pool, Disks);
+        Room = PoolRoom.Of(pool, parts);
         risk = new(() =>
             Groups.All(g => g.HasEnough) && Missing <= Groups.Min(g => g.Survives)
                 ? PoolRisk.Of(Groups, AgeYears, pool.SpareReady, batchTimes: (settings ?? LabSettings.Default).BatchTimes, missing: Missing)
@@ -65,6 +66,9 @@ public sealed class PoolBudget
 
     /// <summary>All disks it was made of, in its order; of those that are missing the size is assumed.</summary>
     internal IReadOnlyList<DiskSpec> Members { get; }
+
+    /// <summary>Whether the host starts from one of its disks.</summary>
+    public bool OnBootDisk => Disks.Any(Host.StartsFrom);
 
     /// <summary>How many of its disks are not in the host.</summary>
     public int Missing => Pool.DiskIds.Count - Disks.Count;

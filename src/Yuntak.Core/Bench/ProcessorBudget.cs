@@ -44,7 +44,7 @@ public sealed class ProcessorBudget
         Peak = Figure.Of(
             $"cores wanted on {host.Name} at {Numbers.Hour(PeakHour)}",
             new Cores(wanted[PeakHour]),
-            "Σ idle + (busy − idle) × weight of the hour, each guest at most its virtual processors",
+            "Σ idle + (busy − idle) × weight of the hour, each guest at most its virtual processors" + SpeedWords(host),
             () =>
                 guests.Select(g => new FigureInput(
                     g.Guest.Name,
@@ -55,6 +55,10 @@ public sealed class ProcessorBudget
             Source.CommonPractice
         );
     }
+
+    private static string SpeedWords(Host host) =>
+        host.Speed is 1.0 ? ""
+        : $"; its cores do {Numbers.Short(host.Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
 
     /// <summary>The guests counted, in the lab's order.</summary>
     public IReadOnlyList<Sizing> Guests { get; }

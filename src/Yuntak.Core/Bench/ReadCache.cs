@@ -30,7 +30,7 @@ internal static class ReadCache
             return settings.ReadCacheCap;
         }
 
-        var room = pools.Aggregate(ByteSize.Zero, (sum, p) => sum + PoolRoom.Of(p, [.. host.DisksOf(p)]).AfterReserve);
+        var room = pools.Aggregate(ByteSize.Zero, (sum, p) => sum + PoolRoom.Of(p, [.. host.PartsOf(p)]).AfterReserve);
         return ByteSize.Max(Least, ByteSize.FromGiB(room.TiB));
     }
 }

@@ -45,8 +45,8 @@ public sealed record VolumeAdvice(Guest Guest, ContentKind Kind, ByteSize Size, 
 
     private static string? SystemDisk(HostAssessment host, PoolBudget pool)
     {
-        var flash = host.Pools.FirstOrDefault(p => p != pool && p.IsFlash && !p.Disks.Any(d => d.IsBoot));
-        return pool.Disks.Any(d => d.IsBoot) ? "It lies on the boot disk: keep that for the host."
+        var flash = host.Pools.FirstOrDefault(p => p != pool && p.IsFlash && !p.OnBootDisk);
+        return pool.OnBootDisk && host.Host.HasOtherDisks ? "It lies on the boot disk: keep that for the host."
             : pool.Pool.Family == PoolFamily.CopyOnWrite && pool.Pool.Layout.StripedParity() > 0
                 ? "Small blocks waste room on parity: mirrors serve it better."
             : !pool.IsFlash && flash is not null ? $"Guest disks want flash: {flash.Pool.Name} is."
@@ -57,9 +57,9 @@ public sealed record VolumeAdvice(Guest Guest, ContentKind Kind, ByteSize Size, 
     private static string? Bulk(HostAssessment host, PoolBudget pool, ByteSize size)
     {
         var roomy = host.Pools.FirstOrDefault(p =>
-            p != pool && p.Disks.Count > 0 && !p.IsFlash && p.Spare >= size && !p.Disks.Any(d => d.IsBoot)
+            p != pool && p.Disks.Count > 0 && !p.IsFlash && p.Spare >= size && !p.OnBootDisk
         );
-        return pool.Disks.Any(d => d.IsBoot) ? "It lies on the boot disk: keep that for the host."
+        return pool.OnBootDisk && host.Host.HasOtherDisks ? "It lies on the boot disk: keep that for the host."
             : pool.IsFlash && roomy is not null ? $"Bulk data does not need flash: {roomy.Pool.Name} has room for it."
             : null;
     }

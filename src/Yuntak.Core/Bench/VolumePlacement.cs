@@ -39,7 +39,7 @@ internal static class VolumePlacement
         pools
             .OrderByDescending(p => p.Spare >= size)
             .ThenByDescending(p => p.Pool.Name == nameBefore)
-            .ThenBy(p => p.Disks.Any(d => d.IsBoot))
+            .ThenBy(p => p.OnBootDisk)
             .ThenByDescending(p => p.Disks.Count > 0 && p.IsFlash == preferFlash)
             .ThenByDescending(p => p.Spare)
             .FirstOrDefault();

@@ -8,23 +8,63 @@ namespace Yuntak.Core.Disks;
 public static class PoolProposal
 {
     /// <summary>
-    /// The boot disk stays with the host. Flash becomes a pool for guest disks, spinning disks one for bulk data, by equal kind. Where the boot disk
-    /// is all there is, guests share it (and a finding says so). How many failures to survive is what <see cref="ParityAdvice"/> advises for such disks.
+    /// What was found joined or mounted stays as it is. The boot disk stays with the host. Flash that holds nothing becomes a pool for guest disks, spinning disks one
+    /// for bulk data, by equal kind. Where the boot disk is all there is, guests share it (and a finding says so). How many failures to survive is what
+    /// <see cref="ParityAdvice"/> advises for such disks.
     /// </summary>
-    public static ValueList<Pool> For(IReadOnlyList<Disk> disks)
+    public static ValueList<Pool> For(Host host)
     {
-        var free = disks
-            .Where(d => !d.IsBoot && !d.Removable && d.Kind is not (DiskKind.Usb or DiskKind.Card) && d.MountedAt.Count == 0)
+        List<Pool> pools = [.. Found(host)];
+        var free = host
+            .Disks.Where(d =>
+                !host.StartsFrom(d)
+                && !d.Removable
+                && d.Kind is not (DiskKind.Usb or DiskKind.Card)
+                && d.MountedAt.Count == 0
+                && pools.TrueForAll(p => !p.DiskIds.Contains(d.Id))
+            )
             .ToList();
-        List<Pool> pools = [];
         Add(pools, "flash", [.. free.Where(d => d.IsFlash)]);
         Add(pools, "bulk", [.. free.Where(d => !d.IsFlash)]);
-        if (pools.Count == 0 && disks.FirstOrDefault(d => d.IsBoot) is { } boot)
+        if (pools.Count == 0 && !host.HasOtherDisks && host.BootDisks.FirstOrDefault() is { } boot)
         {
-            pools.Add(new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, [boot.Id]));
+            pools.Add(Named(pools, new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, [boot.Id])));
         }
 
         return [.. pools];
+    }
+
+    /// <summary>The pools that stand by what a host's own tools found joined or mounted.</summary>
+    public static ValueList<Pool> Found(Host host)
+    {
+        List<Pool> pools = [];
+        foreach (var found in host.Hardware.Found)
+        {
+            ValueList<string> disks = [.. found.DiskIds.Where(id => host.Disks.Any(d => d.Id == id))];
+            if (disks.Count > 0 && disks.All(id => pools.TrueForAll(p => !p.DiskIds.Contains(id))))
+            {
+                pools.Add(
+                    Named(
+                        pools,
+                        new Pool(found.Name, found.Layout, found.Family, disks, found.Used ?? default, MountedAt: found.MountedAt, Size: found.Size)
+                    )
+                );
+            }
+        }
+
+        return [.. pools];
+    }
+
+    /// <summary>The pool under a name that is free.</summary>
+    private static Pool Named(List<Pool> pools, Pool pool)
+    {
+        var name = pool.Name;
+        for (var n = 2; pools.Exists(p => p.Name == name); n++)
+        {
+            name = $"{pool.Name}-{n}";
+        }
+
+        return pool with { Name = name };
     }
 
     private static void Add(List<Pool> pools, string name, List<Disk> disks)
@@ -42,6 +82,6 @@ public static class PoolProposal
             // Two parities over three disks keep one disk's worth, as three copies do, and copies are quicker and simpler.
             : disks.Count == 3 ? PoolLayout.Mirror
             : PoolLayout.Parity2;
-        pools.Add(new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)]));
+        pools.Add(Named(pools, new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)])));
     }
 }

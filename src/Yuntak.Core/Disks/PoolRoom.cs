@@ -46,13 +46,18 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
     public static PoolRoom Of(Pool pool, IReadOnlyList<Disk> disks)
     {
         var groups = DiskGroup.Split(pool.Layout, PoolMembers.Of(pool, disks), pool.Groups);
-        return PoolMembers.IsLost(groups, pool.DiskIds.Count - disks.Count)
+        var room = Whole(pool, disks, groups);
+        // A pool on a part of its disks, or of a layout that is only guessed: what its own tools say counts.
+        return pool.Size is { } size && room.AfterReserve > ByteSize.Zero ? room with { AfterReserve = size } : room;
+    }
+
+    private static PoolRoom Whole(Pool pool, IReadOnlyList<Disk> disks, IReadOnlyList<DiskGroup> groups) =>
+        PoolMembers.IsLost(groups, pool.DiskIds.Count - disks.Count)
             ? new PoolRoom(Sum(groups, g => g.Raw), default, default, default)
             : Of(groups, pool.Family, sector: disks.Select(d => d.Sector ?? Sector).DefaultIfEmpty(Sector).Max()) with
             {
                 Compression = pool.Family == PoolFamily.CopyOnWrite ? pool.Compression : 1,
             };
-    }
 
     /// <summary>The room of a pool of one or more groups.</summary>
     /// <param name="groups">The groups.</param>
@@ -110,7 +115,10 @@ public sealed record PoolRoom(ByteSize Raw, ByteSize AfterParity, ByteSize After
                     new($"raw, {Numbers.Count(disks, "disk")}", Raw.ToDecimalString(), Origin.Read),
                     new($"after {pool.Layout.Words()}", AfterParity.ToDecimalString()),
                     new("after padding at 128 KiB blocks", AfterPadding.ToDecimalString()),
-                    new("after reserve (1/32, at most 128 GiB, at least 128 MiB)", AfterReserve.ToDecimalString()),
+                    new(
+                        pool.Size is null ? "after reserve (1/32, at most 128 GiB, at least 128 MiB)" : "as its own tools say",
+                        AfterReserve.ToDecimalString()
+                    ),
                     .. Compression > 1
                         ? [new FigureInput("times what compression makes of it", $"{Numbers.Short(Compression)} ×", Origin.Entered)]
                         : Array.Empty<FigureInput>(),

@@ -28,7 +28,11 @@ internal static class HardwareMerge
                     firmware.Board ?? before.Firmware?.Board
                 )
                 : before.Firmware,
-            now.Isolation ?? before.Isolation
+            now.Isolation ?? before.Isolation,
+            reading.Has(KitParts.Mounts) ? now.Mounts : before.Mounts,
+            reading.Has(KitParts.Mounts) || reading.Has(KitParts.Arrays) ? now.Found : before.Found,
+            reading.Has(KitParts.Listeners) ? now.Listeners : before.Listeners,
+            reading.Has(KitParts.Runs) ? now.Runs : before.Runs
         );
     }
 

@@ -26,6 +26,7 @@ internal static class HostMerge
                 reading.Has(KitParts.Network) && hardware.Ports.Count > 0 ? hardware.Ports.Count(p => !p.Wireless) : host.NetworkPorts,
             AddressFixed = reading.AddressFixed ?? host.AddressFixed,
             BatteryBackup = hardware.Battery is not null && reading.Has(KitParts.Battery) ? true : host.BatteryBackup,
+            CoreSpeed = reading.CoreSpeed ?? host.CoreSpeed,
             ReadOn = reading.On ?? host.ReadOn,
             WasRead = true,
             Notes = [.. host.Notes.Where(n => n.Origin == Origin.Read && !reading.Has(n.Fact)), .. NotesOf(reading)],

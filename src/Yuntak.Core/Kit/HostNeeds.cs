@@ -10,7 +10,7 @@ public static class HostNeeds
     /// <param name="address">The function's address.</param>
     public static string? Of(Host host, string address)
     {
-        var boot = host.Disks.FirstOrDefault(d => d.Controller == address && d.IsBoot);
+        var boot = host.BootDisks.FirstOrDefault(d => d.Controller == address);
         if (boot is not null)
         {
             return $"the host starts from {boot.Name} on it";

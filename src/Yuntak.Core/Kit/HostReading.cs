@@ -23,6 +23,9 @@ public sealed record HostReading(Processor? Processor, ByteSize? Memory, IReadOn
     /// <summary>Whether the addresses are set for good in the host; null when they are handed out or were not read.</summary>
     public bool? AddressFixed { get; init; }
 
+    /// <summary>The speed of a core, with 1 for the reference core; null when it was not measured.</summary>
+    public double? CoreSpeed { get; init; }
+
     /// <summary>What the host calls itself.</summary>
     public string? HostName { get; init; }
 
@@ -31,7 +34,7 @@ public sealed record HostReading(Processor? Processor, ByteSize? Memory, IReadOn
 
     /// <summary>Whether anything at all was read.</summary>
     public bool HasAnything =>
-        Processor is not null || Memory is not null || Disks.Count > 0 || Hardware != Hardware.None || OtherHealth.Count > 0;
+        Processor is not null || Memory is not null || Disks.Count > 0 || Hardware != Hardware.None || OtherHealth.Count > 0 || CoreSpeed is not null;
 
     /// <summary>All problems, in the order of the text.</summary>
     public IEnumerable<string> Problems => Parts.SelectMany(p => p.Problems);
@@ -57,6 +60,8 @@ public sealed record HostReading(Processor? Processor, ByteSize? Memory, IReadOn
         Say(words, Hardware.Functions.Count, "card or chip on the bus", "cards and chips on the bus");
         Say(words, Hardware.UsbDevices.Count, "USB device");
         Say(words, Hardware.Ports.Count, "network port");
+        Say(words, Hardware.Found.Count, "pool that stands", "pools that stand");
+        Say(words, Hardware.Runs.Count(r => r.Kind is not null), "guest that runs", "guests that run");
         if (words.Count == 0 && HasAnything)
         {
             words.Add(string.Join(", ", Parts.Where(part => part.Read > 0).Select(part => part.Part)));

@@ -16,6 +16,7 @@ public static class KitFacts
     public static IEnumerable<KitFact> Of(Host host) =>
         [
             .. OfProcessor(host),
+            .. OfKind(host),
             .. OfMemory(host),
             .. host.Disks.SelectMany(OfDisk),
             .. host.Hardware.Functions.SelectMany(HardwareFacts.OfFunction),
@@ -38,7 +39,7 @@ public static class KitFacts
     {
         var part = fact.Thing.Split('/', 2)[0];
         return host.Notes.FirstOrDefault(n => n.Fact == fact.Key)
-            ?? host.Notes.FirstOrDefault(n => n.Fact == (fact.Field is "hours" or "wear" or "sectors" ? KitParts.Health : part))
+            ?? host.Notes.FirstOrDefault(n => n.Fact == PartOf(fact.Field, part))
             ?? host.Notes.FirstOrDefault(n => n.Fact == part)
             ?? (
                 host.WasRead
@@ -46,6 +47,14 @@ public static class KitFacts
                     : new FactNote(fact.Key, Origin.Entered, "typed in by hand")
             );
     }
+
+    private static string PartOf(string field, string part) =>
+        field switch
+        {
+            "hours" or "wear" or "sectors" => KitParts.Health,
+            "speed" => KitParts.CoreSpeed,
+            _ => part,
+        };
 
     /// <summary>The note left by a correction, which remembers what the tools had said; without one, null.</summary>
     public static FactNote? CorrectionOf(Host host, string key) =>
@@ -95,6 +104,33 @@ public static class KitFacts
             (h, t) => h.With(h.Hardware with { Isolation = Answer(t) }),
             Choices: YesNo,
             Switch: true
+        );
+    }
+
+    private static IEnumerable<KitFact> OfKind(Host host)
+    {
+        const string Thing = KitParts.Processor;
+        yield return new(
+            Thing,
+            "speed",
+            "speed of a core, 1 for the reference",
+            host.CoreSpeed?.ToString("0.###"),
+            (h, t) => h with { CoreSpeed = Number(t, "speed of a core") },
+            $"{host.Kind.CoreSpeed:0.##}, assumed of its kind"
+        );
+        yield return new(
+            Thing,
+            "encoder",
+            "video encoder",
+            host.Encoder?.Words(),
+            (h, t) =>
+                h with
+                {
+                    Encoder =
+                        LabWords.Encoders.Values.Where(e => e.Words() == t).Cast<EncoderClass?>().FirstOrDefault()
+                        ?? throw Refused("video encoder", t),
+                },
+            Choices: [.. LabWords.Encoders.Values.Select(e => e.Words())]
         );
     }
 

@@ -53,6 +53,21 @@ public static class KitParts
     /// <summary>The kernel's own virtualisation device.</summary>
     public const string Virtualisation = "virtualisation";
 
+    /// <summary>What is mounted where.</summary>
+    public const string Mounts = "mounts";
+
+    /// <summary>Arrays that stand.</summary>
+    public const string Arrays = "arrays";
+
+    /// <summary>Addresses and ports that are taken.</summary>
+    public const string Listeners = "listeners";
+
+    /// <summary>What runs in control groups.</summary>
+    public const string Runs = "what runs";
+
+    /// <summary>The speed of a core.</summary>
+    public const string CoreSpeed = "core speed";
+
     /// <summary>What was not understood.</summary>
     public const string Other = "other";
 
@@ -73,6 +88,11 @@ public static class KitParts
         [LinkSpeed] = "iperf3",
         [Battery] = "the battery backup's daemon",
         [Firmware] = "/sys/class/dmi",
+        [Mounts] = "findmnt",
+        [Arrays] = "/proc/mdstat, pvs, vgs and lvs",
+        [Listeners] = "ss",
+        [Runs] = "/sys/fs/cgroup",
+        [CoreSpeed] = "collect.sh --speed",
         [Virtualisation] = "/sys/dev/char/10:232",
     };
 

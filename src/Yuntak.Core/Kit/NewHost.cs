@@ -23,6 +23,9 @@ public static class NewHost
             reading.Memory
             ?? memory
             ?? throw new Refused("The text does not say how much memory it has, so it cannot be a new host; add /proc/meminfo.");
-        return HostMerge.Applied(new Host(new HostId("new"), name, "", new HostFacts(known, size), HostPlan.None), reading);
+        return HostMerge.Applied(
+            new Host(new HostId("new"), name, "", new HostFacts(known, size, Type: HostGuess.Of(reading)), HostPlan.None),
+            reading
+        );
     }
 }

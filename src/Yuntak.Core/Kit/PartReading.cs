@@ -13,9 +13,13 @@ public sealed record PartReading(string Part, int Read, IReadOnlyList<string> Pr
     /// <summary>The most problems listed of one part; a count stands for the rest.</summary>
     public const int MostProblems = 12;
 
+    /// <summary>What was not run on the host, and what would bring it: good to know, and no fault of what was given.</summary>
+    public IReadOnlyList<string> Hints { get; init; } = [];
+
     /// <summary>«read 9 things», or what became of it.</summary>
     public string Words =>
         Read > 0 ? $"read {Units.Numbers.Count(Read, "thing")}"
+        : Problems.Count == 0 && Hints.Count > 0 ? "not run"
         : Problems.Count == 0 ? "nothing in it"
         : "nothing read";
 }

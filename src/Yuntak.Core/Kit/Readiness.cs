@@ -62,7 +62,7 @@ internal static class Readiness
             "Sticks and cards wear out from small writes and fail without notice.",
             ["kit.boot-from-stick"],
             h =>
-                h.Disks.FirstOrDefault(d => d.IsBoot) is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()} {boot.Kind.Words()}" : null
+                h.BootDisks.FirstOrDefault() is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()} {boot.Kind.Words()}" : null
         ),
         new(
             "boot-disk",
@@ -71,8 +71,8 @@ internal static class Readiness
             "Installing the host anew wipes its boot disk, and the guests with it.",
             ["kit.guests-on-boot-disk"],
             h =>
-                !h.Disks.Any(d => d.IsBoot) ? null
-                : h.Pools.Any(p => h.DisksOf(p).Any(d => d.IsBoot)) ? "a pool is on it"
+                !h.BootDisks.Any() ? null
+                : h.Pools.Any(p => h.DisksOf(p).Any(h.StartsFrom)) ? "a pool is on it"
                 : "no pool is on it"
         ),
         new(

@@ -128,6 +128,46 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
         init => Facts = Facts with { Notes = value };
     }
 
+    /// <inheritdoc cref="HostFacts.Type"/>
+    [JsonIgnore]
+    public HostType Type
+    {
+        get => Facts.Type;
+        init => Facts = Facts with { Type = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.BaseMemory"/>
+    [JsonIgnore]
+    public ByteSize? BaseMemory
+    {
+        get => Facts.BaseMemory;
+        init => Facts = Facts with { BaseMemory = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.SystemShare"/>
+    [JsonIgnore]
+    public ByteSize? SystemShare
+    {
+        get => Facts.SystemShare;
+        init => Facts = Facts with { SystemShare = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.CoreSpeed"/>
+    [JsonIgnore]
+    public double? CoreSpeed
+    {
+        get => Facts.CoreSpeed;
+        init => Facts = Facts with { CoreSpeed = value };
+    }
+
+    /// <inheritdoc cref="HostFacts.Encoder"/>
+    [JsonIgnore]
+    public EncoderClass? Encoder
+    {
+        get => Facts.Encoder;
+        init => Facts = Facts with { Encoder = value };
+    }
+
     /// <inheritdoc cref="HostPlan.Pools"/>
     [JsonIgnore]
     public ValueList<Pool> Pools
@@ -135,6 +175,27 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
         get => Plan.Pools;
         init => Plan = Plan with { Pools = value };
     }
+
+    /// <summary>What is known of its kind.</summary>
+    public HostKind Kind => HostKind.Of(Type);
+
+    /// <summary>How fast a core is, with 1 for the reference core: measured or said, else assumed of its kind.</summary>
+    public double Speed => CoreSpeed ?? Kind.CoreSpeed;
+
+    /// <summary>The disks it starts from: those that hold the root or a boot entry, two of a mirrored boot. Where nothing says so, the only disk of a host that is installed on one.</summary>
+    public IEnumerable<Disk> BootDisks =>
+        Disks.Any(d => d.IsBoot) ? Disks.Where(d => d.IsBoot)
+        : Kind.InstalledOn && Disks.Count == 1 ? Disks
+        : [];
+
+    /// <summary>Whether it starts from a disk.</summary>
+    public bool StartsFrom(Disk disk) => BootDisks.Any(d => d.Id == disk.Id);
+
+    /// <summary>What its system keeps of a disk: of each disk it starts from the system share, at most the whole disk; of others nothing.</summary>
+    public ByteSize SystemShareOf(Disk disk) => StartsFrom(disk) ? ByteSize.Min(SystemShare ?? Kind.SystemShare, disk.Size) : ByteSize.Zero;
+
+    /// <summary>Whether it has disks a guest could live on besides those it starts from.</summary>
+    public bool HasOtherDisks => Disks.Any(d => !StartsFrom(d) && !d.Removable && d.Kind is not (DiskKind.Usb or DiskKind.Card));
 
     /// <summary>What else was read inside it.</summary>
     public Hardware Hardware => Inside ?? Hardware.None;
@@ -149,7 +210,10 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     public IEnumerable<Disk> DisksInNoPool => Disks.Where(d => Pools.All(p => !p.DiskIds.Contains(d.Id)));
 
     /// <summary>Those of them that may be joined into one: nobody starts from them, nothing is mounted on them, and they are not meant to be pulled out.</summary>
-    public IEnumerable<Disk> DisksToJoin => DisksInNoPool.Where(d => !d.IsBoot && !d.Removable && d.MountedAt.Count == 0);
+    public IEnumerable<Disk> DisksToJoin => DisksInNoPool.Where(d => !StartsFrom(d) && !d.Removable && d.MountedAt.Count == 0);
+
+    /// <summary>The disks of a pool that are still in the host, each with the size that is left of it beside the host's own system.</summary>
+    public IEnumerable<Disk> PartsOf(Pool pool) => DisksOf(pool).Select(d => d with { Size = d.Size - SystemShareOf(d) });
 
     /// <summary>The disks of a pool that are still in the host.</summary>
     public IEnumerable<Disk> DisksOf(Pool pool) => pool.DiskIds.Select(id => Disks.FirstOrDefault(d => d.Id == id)).OfType<Disk>();

@@ -18,6 +18,11 @@ namespace Yuntak.Core.Labs;
 /// <param name="ReadOn">The day it was last read.</param>
 /// <param name="Checks">Lines of the readiness list somebody has ticked.</param>
 /// <param name="Notes">Where what is known came from.</param>
+/// <param name="Type">What system it runs.</param>
+/// <param name="BaseMemory">Memory it keeps for itself, as somebody said; null to follow its kind.</param>
+/// <param name="SystemShare">What its system takes of the boot disk, as somebody said; null to follow its kind.</param>
+/// <param name="CoreSpeed">How fast a core is, with 1 for the reference core, measured or said; null to follow its kind.</param>
+/// <param name="Encoder">What sort of video encoder it has, for when its capacity is not known; null while nobody said.</param>
 public sealed record HostFacts(
     Processor Processor,
     ByteSize Memory,
@@ -32,5 +37,10 @@ public sealed record HostFacts(
     bool? AddressFixed = null,
     DateOnly? ReadOn = null,
     ValueList<ReadinessCheck> Checks = default,
-    ValueList<FactNote> Notes = default
+    ValueList<FactNote> Notes = default,
+    HostType Type = HostType.Hypervisor,
+    ByteSize? BaseMemory = null,
+    ByteSize? SystemShare = null,
+    double? CoreSpeed = null,
+    EncoderClass? Encoder = null
 );

@@ -11,13 +11,15 @@ namespace Yuntak.Core.Labs;
 /// <param name="Guests">In the order people see them.</param>
 /// <param name="Ticks">As built only: ids of runbook steps done whose change is not finished yet.</param>
 /// <param name="Profiles">Its own profiles: new ones, and those that stand in the place of one with the same id.</param>
+/// <param name="Folders">Folders that several guests use.</param>
 public sealed record Lab(
     string Name,
     LabSettings Settings,
     ValueList<Host> Hosts,
     ValueList<Guest> Guests,
     ValueList<string> Ticks = default,
-    ValueList<Profile> Profiles = default
+    ValueList<Profile> Profiles = default,
+    ValueList<SharedFolder> Folders = default
 )
 {
     // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.

@@ -53,6 +53,30 @@ public static class LabWords
         (ContentKind.Scratch, "scratch", "scratch")
     );
 
+    /// <summary>The kinds of hosts.</summary>
+    public static readonly WordTable<HostType> HostTypes = new(
+        (HostType.Hypervisor, "hypervisor", "hypervisor host"),
+        (HostType.Server, "server", "plain server"),
+        (HostType.StoreBox, "store-box", "store box"),
+        (HostType.StickStore, "stick-store", "stick-run store"),
+        (HostType.Board, "board", "single board")
+    );
+
+    /// <summary>The sorts of video encoders.</summary>
+    public static readonly WordTable<EncoderClass> Encoders = new(
+        (EncoderClass.None, "none", "none"),
+        (EncoderClass.RecentGraphics, "recent-graphics", "recent built-in graphics"),
+        (EncoderClass.OlderGraphics, "older-graphics", "older built-in graphics"),
+        (EncoderClass.Card, "card", "a graphics card")
+    );
+
+    /// <summary>What a pool does in front of an array.</summary>
+    public static readonly WordTable<TierKind> Tiers = new(
+        (TierKind.Landing, "landing", "landing tier"),
+        (TierKind.ReadCache, "read-cache", "read cache"),
+        (TierKind.Guests, "guests", "guest tier")
+    );
+
     /// <summary>The schools of sizing the read cache.</summary>
     public static readonly WordTable<ReadCacheRule> CacheRules = new(
         (ReadCacheRule.Cap, "cap", "a cap"),
@@ -97,6 +121,15 @@ public static class LabWords
 
     /// <summary>How far a guest has come, in words.</summary>
     public static string Words(this LifeStage stage) => Stages.Display(stage);
+
+    /// <summary>A kind of host in words.</summary>
+    public static string Words(this HostType type) => HostTypes.Display(type);
+
+    /// <summary>A sort of encoder in words.</summary>
+    public static string Words(this EncoderClass encoder) => Encoders.Display(encoder);
+
+    /// <summary>What a tier does, in words.</summary>
+    public static string Words(this TierKind tier) => Tiers.Display(tier);
 
     /// <summary>A family of pools in words.</summary>
     public static string Words(this PoolFamily family) => Families.Display(family);

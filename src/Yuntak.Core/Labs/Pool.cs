@@ -19,6 +19,12 @@ namespace Yuntak.Core.Labs;
 /// <param name="Compression">How many bytes of data a stored byte holds, entered or measured; 1 for none. Budgets count without it, since nobody knows what comes next.</param>
 /// <param name="AgeYears">The age of its disks in years, as somebody said; null when their hours say it.</param>
 /// <param name="SpareReady">Whether a spare disk lies ready.</param>
+/// <param name="KeptAsFound">Whether it is a disk whose format was found on it and is kept: nothing is made on it.</param>
+/// <param name="MountedAt">Where it is mounted, when that is known.</param>
+/// <param name="Size">Its room as its own tools say, for one that does not fill its disks; null to work it out.</param>
+/// <param name="Tier">What it does in front of an array; null for a pool of its own.</param>
+/// <param name="Serves">The pool it stands in front of.</param>
+/// <param name="WrittenBetweenMoves">For a landing tier: what is written to it between two moves to the array.</param>
 /// <param name="Stands">In a file: whether it is there already and holds data.</param>
 public sealed record Pool(
     string Name,
@@ -35,5 +41,11 @@ public sealed record Pool(
     double Compression = 1,
     double? AgeYears = null,
     bool SpareReady = false,
+    bool KeptAsFound = false,
+    string? MountedAt = null,
+    ByteSize? Size = null,
+    TierKind? Tier = null,
+    string? Serves = null,
+    ByteSize? WrittenBetweenMoves = null,
     bool Stands = false
 );

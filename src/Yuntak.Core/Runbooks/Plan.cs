@@ -72,7 +72,7 @@ internal sealed class Plan
         return (built is not null || Host(host) is { WasRead: true })
             && built?.Pools.Any(p => p.DiskIds.Contains(id)) != true
             && Disk(host, id) is { } disk
-            && ((built is not null && disk.IsBoot) || disk is { HoldsSomething: true, MayBeWiped: null });
+            && ((built is not null && built.StartsFrom(disk)) || disk is { HoldsSomething: true, MayBeWiped: null });
     }
 
     /// <summary>Disks with how they are seen, as values to type.</summary>

@@ -43,6 +43,11 @@ public sealed partial class Sizing
         return sum;
     }
 
+    /// <summary>What a core of the host counts for, in words; empty for a host like the reference.</summary>
+    private string SpeedWords =>
+        Speed is 1.0 ? ""
+        : $"; a core of {host!.Name} does {Numbers.Short(Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
+
     private Figure<int> VcpuFigure()
     {
         var wanted = Math.Max(SizingRules.Vcpu(BusyCores), LeastProcessors);
@@ -52,9 +57,9 @@ public sealed partial class Sizing
         return Figure.Of(
             "virtual processors",
             Math.Max(1, Math.Min(wanted, Threads ?? wanted)),
-            $"busy cores × 1.25, rounded up, at least {least}{shortBy}",
+            $"busy cores × 1.25, rounded up, at least {least}{SpeedWords}{shortBy}",
             () =>
-                Inputs((p, load) => Sum(p.Busy, load) >= Sum(p.Idle, load) ? p.Busy : p.Idle, v => new Cores(v))
+                Inputs((p, load) => Sum(p.Busy, load) >= Sum(p.Idle, load) ? p.Busy : p.Idle, v => new Cores(v / Speed))
                     .Concat(Inside(s => s.BusyCores))
                     .Append(new("margin", SizingRules.ProcessorMargin, Origin.Assumed)),
             Source.CommonPractice

@@ -23,8 +23,8 @@ public sealed partial class Sizing
         parts = [.. guest.Wants.Select(w => (Profile: book.Get(w.ProfileId), w)).Select(p => (p.Profile, new Load(p.Profile, p.w.Load)))];
         foreach (var part in parts)
         {
-            var idle = Sum(part.Profile.Idle, part.Load);
-            var busy = Math.Max(idle, Sum(part.Profile.Busy, part.Load));
+            var idle = Sum(part.Profile.Idle, part.Load) / Speed;
+            var busy = Math.Max(idle, Sum(part.Profile.Busy, part.Load) / Speed);
             IdleCores += new Cores(idle);
             BusyCores += new Cores(busy);
             for (var hour = 0; hour < DayShape.Hours; hour++)
@@ -206,6 +206,9 @@ public sealed partial class Sizing
     /// <summary>Sizes a guest with the app stacks inside it, for a host if it is put on one.</summary>
     internal static Sizing Of(Guest guest, ProfileBook book, IEnumerable<Guest> inner, Host? host) =>
         new(guest, book, [.. inner.Select(g => Of(g, book, [], host))], host);
+
+    /// <summary>How fast a core of its host is, with 1 for the reference core the profiles speak of; 1 while it is on none.</summary>
+    public double Speed => host?.Speed ?? 1;
 
     /// <summary>Cores kept busy at an hour of the day: idle + (busy − idle) × weight, summed over the guest's services; never more than its virtual processors.</summary>
     /// <param name="hour">0 to 23.</param>

@@ -46,6 +46,12 @@ public static class JsonAnswers
                 ["functions"] = List(reading.Hardware.Functions.Select(Function)),
                 ["usb"] = List(reading.Hardware.UsbDevices.Select(d => Usb(d, reading.Hardware))),
                 ["ports"] = List(reading.Hardware.Ports.Select(Port)),
+                ["coreSpeed"] = reading.CoreSpeed,
+                ["type"] = LabWords.HostTypes.Word(HostGuess.Of(reading)),
+                ["mounts"] = List(reading.Hardware.Mounts.Select(FoundAnswer.Mount)),
+                ["pools"] = List(reading.Hardware.Found.Select(FoundAnswer.Pool)),
+                ["listeners"] = List(reading.Hardware.Listeners.Select(FoundAnswer.Listener)),
+                ["runs"] = List(reading.Hardware.Runs.Select(FoundAnswer.Runs)),
                 ["name"] = reading.HostName,
                 ["readOn"] = reading.On?.ToString("O"),
             },
@@ -55,6 +61,7 @@ public static class JsonAnswers
                     ["part"] = p.Part,
                     ["read"] = p.Read,
                     ["problems"] = List(p.Problems.Select(t => JsonValue.Create(t))),
+                    ["hints"] = List(p.Hints.Select(t => JsonValue.Create(t))),
                 })
             ),
         };

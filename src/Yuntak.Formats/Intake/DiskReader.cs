@@ -13,10 +13,15 @@ internal static class DiskReader
     {
         List<string> problems = problem is null ? [] : [problem];
         List<JsonElement> rows = [];
-        var parents = new Dictionary<string, string>(StringComparer.Ordinal);
+        Dictionary<string, List<string>> parents = new(StringComparer.Ordinal);
         Flatten(root.Rows("blockdevices"), rows, parent: null, depth: 0, parents);
-        var mounts = Mounts(rows, parents);
-        var contents = Contents(rows, parents);
+        var tops = rows.Select(r => r.Text("name"))
+            .OfType<string>()
+            .Distinct(StringComparer.Ordinal)
+            .ToDictionary(n => n, n => TopsOf(n, parents), StringComparer.Ordinal);
+        AddDevices(rows, tops, parents, draft.Found);
+        var mounts = Mounts(rows, tops);
+        var contents = Contents(rows, tops);
         List<Disk> disks = [];
         var anyRounded = false;
         foreach (var row in rows.Where(IsDisk))
@@ -69,7 +74,7 @@ internal static class DiskReader
         List<JsonElement> rows,
         string? parent,
         int depth,
-        Dictionary<string, string> parents
+        Dictionary<string, List<string>> parents
     )
     {
         foreach (var row in level)
@@ -78,12 +83,70 @@ internal static class DiskReader
             var name = row.Text("name");
             if (name is not null && (row.Text("pkname") ?? parent) is { } known)
             {
-                parents.TryAdd(name, known);
+                // A mirror or array is listed below each of its disks.
+                var of = parents.TryGetValue(name, out var before) ? before : parents[name] = [];
+                if (!of.Contains(known) && of.Count < 256)
+                {
+                    of.Add(known);
+                }
             }
 
             if (depth < 16)
             {
                 Flatten(row.Rows("children"), rows, name, depth + 1, parents);
+            }
+        }
+    }
+
+    /// <summary>The disks a device lies on, by name: itself, for a disk. One that is listed below several lies on all of them.</summary>
+    private static ValueList<string> TopsOf(string name, Dictionary<string, List<string>> parents)
+    {
+        HashSet<string> tops = new(StringComparer.Ordinal);
+        HashSet<string> seen = new(StringComparer.Ordinal);
+        Queue<string> ahead = new([name]);
+        while (ahead.TryDequeue(out var at) && seen.Count < 1_000)
+        {
+            if (!seen.Add(at))
+            {
+                continue;
+            }
+
+            if (parents.TryGetValue(at, out var above))
+            {
+                above.ForEach(ahead.Enqueue);
+            }
+            else
+            {
+                tops.Add(at);
+            }
+        }
+
+        return [.. tops];
+    }
+
+    private static void AddDevices(
+        List<JsonElement> rows,
+        Dictionary<string, ValueList<string>> tops,
+        Dictionary<string, List<string>> parents,
+        FoundDraft found
+    )
+    {
+        foreach (var row in rows)
+        {
+            if (row.Text("name") is { } name)
+            {
+                found.AddDevice(
+                    new BlockDevice(
+                        name,
+                        row.Text("path"),
+                        row.Text("type"),
+                        row.Text("fstype"),
+                        row.Text("label"),
+                        row.Text("uuid"),
+                        tops[name],
+                        [.. parents.GetValueOrDefault(name) ?? []]
+                    )
+                );
             }
         }
     }
@@ -100,10 +163,10 @@ internal static class DiskReader
         );
 
     /// <summary>The mount points of every disk and of all that lies on it.</summary>
-    private static Dictionary<string, List<string>> Mounts(List<JsonElement> rows, Dictionary<string, string> parents) =>
+    private static Dictionary<string, List<string>> Mounts(List<JsonElement> rows, Dictionary<string, ValueList<string>> tops) =>
         Gathered(
             rows,
-            parents,
+            tops,
             row =>
                 row.Rows("mountpoints")
                     .Select(m => m.ValueKind == JsonValueKind.String ? m.Readable() : null)
@@ -111,31 +174,23 @@ internal static class DiskReader
         );
 
     /// <summary>The file systems and the like on every disk.</summary>
-    private static Dictionary<string, List<string>> Contents(List<JsonElement> rows, Dictionary<string, string> parents) =>
-        Gathered(rows, parents, row => [row.Text("fstype")]);
+    private static Dictionary<string, List<string>> Contents(List<JsonElement> rows, Dictionary<string, ValueList<string>> tops) =>
+        Gathered(rows, tops, row => [row.Text("fstype")]);
 
     private static Dictionary<string, List<string>> Gathered(
         List<JsonElement> rows,
-        Dictionary<string, string> parents,
+        Dictionary<string, ValueList<string>> tops,
         Func<JsonElement, IEnumerable<string?>> what
     )
     {
         Dictionary<string, List<string>> gathered = new(StringComparer.Ordinal);
         foreach (var row in rows)
         {
-            var top = row.Text("name");
-            for (var steps = 0; top is not null && steps < 16 && parents.TryGetValue(top, out var parent); steps++)
+            var items = what(row).Select(Names.Clean).Where(i => i.Length > 0).ToList();
+            foreach (var top in items.Count == 0 ? [] : tops.GetValueOrDefault(row.Text("name") ?? ""))
             {
-                top = parent;
-            }
-
-            foreach (var item in what(row).Select(Names.Clean).Where(i => i.Length > 0))
-            {
-                var at = gathered.TryGetValue(top ?? "", out var known) ? known : gathered[top ?? ""] = [];
-                if (!at.Contains(item) && at.Count < 64)
-                {
-                    at.Add(item);
-                }
+                var at = gathered.TryGetValue(top, out var known) ? known : gathered[top] = [];
+                at.AddRange(items.Where(i => !at.Contains(i)).Take(64 - at.Count));
             }
         }
 

@@ -46,6 +46,17 @@ internal sealed class IntakeDraft
     /// <summary>Slots by the address of what is in them.</summary>
     public Dictionary<string, string> Slots { get; } = new(StringComparer.Ordinal);
 
+    /// <summary>What lies on the disks.</summary>
+    public FoundDraft Found { get; } = new();
+
+    public Keyed<Listener> Listeners { get; } = new(l => $"{l.Protocol} {l.Address} {l.Port}");
+
+    /// <summary>What runs.</summary>
+    public GroupsDraft Groups { get; } = new();
+
+    /// <summary>The speed of a core, with 1 for the reference core.</summary>
+    public double? CoreSpeed { get; set; }
+
     public BatteryState? Battery { get; set; }
 
     /// <summary>Whether the groups were looked for, so that having found none means that isolation is off.</summary>
@@ -127,6 +138,8 @@ internal sealed class IntakeDraft
                 return (KitParts.Disks, false);
             case SysLineKind.Firmware:
                 return (KitParts.Firmware, AddFirmware(line));
+            case SysLineKind.ControlGroup:
+                return (KitParts.Runs, Groups.Add(line));
             case SysLineKind.Virtualisation:
                 VirtualisationOffered = true;
                 return (KitParts.Virtualisation, true);
@@ -173,9 +186,14 @@ internal sealed class IntakeDraft
                 firmware == new Firmware() ? null : firmware,
                 groups.Count > 0 ? true
                     : IsolationLooked ? false
-                    : null
+                    : null,
+                [.. Found.Mounts.Items],
+                Found.Pools(whole),
+                [.. Listeners.Items],
+                Groups.Runs()
             ),
             OtherHealth = health,
+            CoreSpeed = CoreSpeed,
             VirtualisationOffered = VirtualisationOffered,
             AddressFixed = Net.AddressFixed(),
             HostName = HostName,

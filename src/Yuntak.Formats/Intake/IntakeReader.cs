@@ -129,6 +129,15 @@ public static class IntakeReader
             case RawKind.Dmi:
                 SlotReader.Read(part, draft);
                 break;
+            case RawKind.Mdstat:
+                ArrayReader.ReadMdstat(part, draft);
+                break;
+            case RawKind.Listeners:
+                ListenerReader.Read(part, draft);
+                break;
+            case RawKind.CoreSpeed:
+                CoreSpeedReader.Read(part, draft);
+                break;
             default:
                 break;
         }
@@ -179,11 +188,10 @@ public static class IntakeReader
     }
 
     private static void NotRun(RawPart part, IntakeDraft draft, string? announced) =>
-        draft.Log.Add(
+        draft.Log.Hint(
             announced ?? KitParts.Other,
-            0,
             part.Line,
-            $"line {part.Line}: not run: {Start(part.Text[BundleHeader.NotRun.Length..], 120)}"
+            $"line {part.Line}: not run: {MissingTools.Hint(Start(part.Text[BundleHeader.NotRun.Length..], 120))}"
         );
 
     /// <summary>Text under a header that is not the output announced: a message of the tool itself, most likely.</summary>

@@ -36,6 +36,14 @@ internal static class JsonParts
         {
             DiskReader.Read(root, part.Line, problem, draft);
         }
+        else if (MountReader.Is(root))
+        {
+            MountReader.Read(root, part.Line, problem, draft);
+        }
+        else if (ArrayReader.Is(root))
+        {
+            ArrayReader.ReadReport(root, part.Line, problem, draft);
+        }
         else if (root.TryGetProperty("memory", out var memory) && memory.ValueKind == JsonValueKind.Array)
         {
             MemoryReader.ReadLsmem(root, part.Line, problem, draft);
@@ -88,6 +96,7 @@ internal static class JsonParts
     /// <summary>Which part a broken text was meant to be.</summary>
     public static string Guess(string text) =>
         text.Contains("\"blockdevices\"", StringComparison.Ordinal) ? KitParts.Disks
+        : text.Contains("\"filesystems\"", StringComparison.Ordinal) ? KitParts.Mounts
         : text.Contains("\"lscpu\"", StringComparison.Ordinal) ? KitParts.Processor
         : text.Contains("\"ifname\"", StringComparison.Ordinal) ? KitParts.Network
         : text.Contains("\"smartctl\"", StringComparison.Ordinal) ? KitParts.Health

@@ -28,6 +28,16 @@ internal sealed class PartLog
         }
     }
 
+    /// <summary>Adds what was not run, and what would bring it.</summary>
+    public void Hint(string part, int line, string hint)
+    {
+        Add(part, 0, line);
+        if (entries[part].Hints.Count < PartReading.MostProblems)
+        {
+            entries[part].Hints.Add(hint);
+        }
+    }
+
     /// <summary>Whether a part has an entry.</summary>
     public bool Has(string part) => entries.ContainsKey(part);
 
@@ -46,7 +56,12 @@ internal sealed class PartLog
 
         public List<string> Problems { get; } = [];
 
+        public List<string> Hints { get; } = [];
+
         public PartReading ToReading(string part) =>
-            new(part, Read, Count > Problems.Count ? [.. Problems, $"{part}: {Count - Problems.Count} more like these"] : Problems, Line);
+            new(part, Read, Count > Problems.Count ? [.. Problems, $"{part}: {Count - Problems.Count} more like these"] : Problems, Line)
+            {
+                Hints = Hints,
+            };
     }
 }

@@ -80,6 +80,7 @@ internal static partial class PartSplitter
                 || string.IsNullOrWhiteSpace(next)
                 || next[0] is '\t' or ' '
                 || (kind == RawKind.Dmi && other == RawKind.Other && !Prompt().IsMatch(next)),
+            RawKind.Mdstat => ArrayReader.GoesOn(next),
             RawKind.UsbTree => other == kind || next.StartsWith("    ", StringComparison.Ordinal),
             _ => other == kind,
         };
@@ -113,6 +114,9 @@ internal static partial class PartSplitter
             'A' when line.StartsWith("Architecture:", StringComparison.Ordinal) => RawKind.PlainLscpu,
             'S' when RecordStart().IsMatch(line) => RawKind.LspciRecords,
             'B' when UsbReader.IsListLine(line) => RawKind.UsbList,
+            'P' when ArrayReader.Begins(line) => RawKind.Mdstat,
+            't' or 'u' when ListenerReader.Is(line) => RawKind.Listeners,
+            'c' when CoreSpeedReader.Is(line) => RawKind.CoreSpeed,
             '/' when line.StartsWith("/:  Bus ", StringComparison.Ordinal) => RawKind.UsbTree,
             _ => Rest(line),
         };
@@ -126,7 +130,7 @@ internal static partial class PartSplitter
         : RawKind.Other;
 
     [GeneratedRegex(
-        @"^(\{\s*($|""(lscpu|blockdevices|memory|json_format_version|smartctl|fio version|start)"")|\[\s*($|\{\s*""(ifindex|ifname|dst)""))",
+        @"^(\{\s*($|""(lscpu|blockdevices|filesystems|report|memory|json_format_version|smartctl|fio version|start)"")|\[\s*($|\{\s*""(ifindex|ifname|dst)""))",
         RegexOptions.ExplicitCapture,
         1_000
     )]

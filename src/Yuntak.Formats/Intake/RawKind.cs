@@ -33,6 +33,15 @@ internal enum RawKind
     /// <summary>Tables of dmidecode.</summary>
     Dmi,
 
+    /// <summary>The kernel's arrays, as in /proc/mdstat.</summary>
+    Mdstat,
+
+    /// <summary>Lines of ss.</summary>
+    Listeners,
+
+    /// <summary>The script's own measure of a core.</summary>
+    CoreSpeed,
+
     /// <summary>A header of the script's bundle.</summary>
     Header,
 

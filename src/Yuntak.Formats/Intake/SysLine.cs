@@ -21,6 +21,11 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
             return null;
         }
 
+        if (arrow < 0 && GroupValue().Match(path) is { Success: true } running)
+        {
+            return new(SysLineKind.ControlGroup, running.Groups["group"].Value, running.Groups["key"].Value, running.Groups["value"].Value);
+        }
+
         return arrow < 0 && Value_(path) is { } value ? value : Group(path) ?? Usb(path) ?? Hanging(path) ?? Offered(path);
     }
 
@@ -128,6 +133,13 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
 
     [GeneratedRegex(@"devices/\S+/(block|nvme/nvme[0-9]+)/(?<name>[a-z]+[a-z0-9]*)$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex BlockLine();
+
+    [GeneratedRegex(
+        @"/sys/fs/cgroup/(?<group>\S{1,400}?)/(?<key>memory\.current|memory\.peak|cpu\.stat):(?<value>.*)$",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
+    private static partial Regex GroupValue();
 
     [GeneratedRegex(@"[0-9a-f]{4,8}:[0-9a-f]{2}:[0-9a-f]{2}\.[0-7]", RegexOptions.IgnoreCase, 1_000)]
     private static partial Regex AddressPart();

@@ -37,4 +37,7 @@ internal enum SysLineKind
 
     /// <summary>The kernel offers virtualisation.</summary>
     Virtualisation,
+
+    /// <summary>A value of a control group.</summary>
+    ControlGroup,
 }

@@ -31,7 +31,7 @@ internal sealed class GuestDisksOnSpinning : IRule
         where pool.Disks.Count > 0 && pool.Disks.All(d => d.Kind == DiskKind.Spinning)
         let machines = host.Guests.Where(g => g.Guest.Kind == GuestKind.Machine && g.Guest.Placement?.SystemPool == pool.Pool.Name).ToList()
         where machines.Count > 0
-        let flash = host.Pools.FirstOrDefault(p => p.IsFlash && !p.Disks.Any(d => d.IsBoot))
+        let flash = host.Pools.FirstOrDefault(p => p.IsFlash && !p.OnBootDisk)
         select Info.On(
             Subject.Of(host.Host, pool.Pool),
             $"Guest disks lie on spinning disks in {pool.Pool.Name} on {host.Host.Name}",

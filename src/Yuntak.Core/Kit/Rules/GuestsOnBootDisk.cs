@@ -17,7 +17,7 @@ internal sealed class GuestsOnBootDisk : IRule
             "kit.guests-on-boot-disk",
             Severity.Mind,
             Station.Kit,
-            Says: "No guest keeps its volumes on a disk the host starts from.",
+            Says: "No guest keeps its volumes on a disk the host starts from; where that is the only disk, it is good to know.",
             Because: "Installing the host anew wipes its boot disk, and the guests with it; until then both fight for the same disk.",
             Source: Source.CommonPractice
         );
@@ -26,15 +26,18 @@ internal sealed class GuestsOnBootDisk : IRule
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         from pool in host.Pools
-        where pool.Disks.Any(d => d.IsBoot)
+        where pool.OnBootDisk
         let guests = host.Guests.Where(g => Uses(g.Guest, pool.Pool.Name)).Select(g => g.Guest).ToList()
         where guests.Count > 0
-        let other = host.Pools.FirstOrDefault(p => !p.Disks.Any(d => d.IsBoot) && p.Spare >= pool.Claimed.Value - pool.Pool.AlreadyUsed)
-        select Info.On(
+        let other = host.Pools.FirstOrDefault(p => !p.OnBootDisk && p.Spare >= pool.Claimed.Value - pool.Pool.AlreadyUsed)
+        // With one disk there is no other way, and on a good disk with copies elsewhere it is a fine one.
+        let severity = host.Host.HasOtherDisks ? Severity.Mind : Severity.Note
+        select (Info with { Severity = severity }).On(
             Subject.Of(host.Host, pool.Pool),
             $"Guests share {host.Host.Name}'s boot disk",
             $"{pool.Pool.Name} is on the disk {host.Host.Name} starts from, and holds {string.Join(", ", guests.Select(g => g.Name))}. "
-                + "Installing the host anew would take them along.",
+                + "Installing the host anew would take them along"
+                + (severity == Severity.Note ? ": with one disk there is no other way, so keep copies elsewhere." : "."),
             () => other is null ? [] : guests.Select(g => Move(g, pool.Pool.Name, other.Pool.Name)),
             pool.Claimed
         );

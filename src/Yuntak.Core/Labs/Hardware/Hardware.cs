@@ -16,6 +16,10 @@ namespace Yuntak.Core.Labs;
 /// <param name="Battery">What the battery backup said.</param>
 /// <param name="Firmware">The firmware's date and version.</param>
 /// <param name="Isolation">Whether devices are kept apart so that one can be handed over whole; null when nobody knows.</param>
+/// <param name="Mounts">What is mounted, the kernel's own file systems apart.</param>
+/// <param name="Found">Disks found joined, or mounted by themselves.</param>
+/// <param name="Listeners">Addresses and ports that are taken.</param>
+/// <param name="Runs">What runs in control groups.</param>
 public sealed record Hardware(
     ValueList<MemorySlot> MemorySlots = default,
     ValueList<PciFunction> Functions = default,
@@ -28,7 +32,11 @@ public sealed record Hardware(
     ValueList<LinkSpeed> LinkSpeeds = default,
     BatteryState? Battery = null,
     Firmware? Firmware = null,
-    bool? Isolation = null
+    bool? Isolation = null,
+    ValueList<Mount> Mounts = default,
+    ValueList<FoundPool> Found = default,
+    ValueList<Listener> Listeners = default,
+    ValueList<Running> Runs = default
 )
 {
     /// <summary>Nothing known.</summary>

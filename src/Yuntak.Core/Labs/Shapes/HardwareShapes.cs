@@ -124,6 +124,42 @@ internal static class HardwareShapes
     public static readonly Shape<Hardware> Inside = new(
         "inside",
         Hardware.None,
+        new Parts<Hardware, Mount>(
+            "mounts",
+            nameof(Hardware.Mounts),
+            "mount",
+            () => StandingShapes.Mount,
+            m => m.Target,
+            h => h.Mounts,
+            (h, v) => h with { Mounts = v }
+        ).IsSilent(),
+        new Parts<Hardware, FoundPool>(
+            "found",
+            nameof(Hardware.Found),
+            "pool found",
+            () => StandingShapes.Found,
+            p => p.Name,
+            h => h.Found,
+            (h, v) => h with { Found = v }
+        ).IsSilent(),
+        new Parts<Hardware, Listener>(
+            "listeners",
+            nameof(Hardware.Listeners),
+            "listener",
+            () => StandingShapes.Listener,
+            l => $"{l.Protocol} {l.Address} {l.Port}",
+            h => h.Listeners,
+            (h, v) => h with { Listeners = v }
+        ).IsSilent(),
+        new Parts<Hardware, Running>(
+            "runs",
+            nameof(Hardware.Runs),
+            "what runs",
+            () => StandingShapes.Running,
+            r => r.Group,
+            h => h.Runs,
+            (h, v) => h with { Runs = v }
+        ).IsSilent(),
         Of<Hardware>.Maybe(
             "isolation",
             nameof(Hardware.Isolation),

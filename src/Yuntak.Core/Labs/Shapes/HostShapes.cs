@@ -137,6 +137,61 @@ public static class HostShapes
             )
             .IsKnown(),
         Of<Host>
+            .Value(
+                "type",
+                "Facts.Type",
+                "kind of host",
+                Codecs.Word(LabWords.HostTypes),
+                HostType.Hypervisor,
+                h => h.Type,
+                (h, v) => h with { Type = v }
+            )
+            .Saying((_, h) => $"is a {h.Type.Words()}")
+            .IsKnown(),
+        Of<Host>
+            .Maybe(
+                "base-memory",
+                "Facts.BaseMemory",
+                "memory it keeps for itself",
+                Codecs.Size(Prefixes.Binary),
+                h => h.BaseMemory,
+                (h, v) => h with { BaseMemory = v }
+            )
+            .Explained("follows its kind when left out")
+            .IsKnown(),
+        Of<Host>
+            .Maybe(
+                "system-share",
+                "Facts.SystemShare",
+                "share of the boot disk its system takes",
+                Codecs.Size(Prefixes.Binary),
+                h => h.SystemShare,
+                (h, v) => h with { SystemShare = v }
+            )
+            .Explained("follows its kind when left out")
+            .IsKnown(),
+        Of<Host>
+            .Maybe(
+                "core-speed",
+                "Facts.CoreSpeed",
+                "speed of a core",
+                Codecs.Number(0.01, 20),
+                h => h.CoreSpeed,
+                (h, v) => h with { CoreSpeed = v }
+            )
+            .Explained("1 is the reference core; follows its kind when left out")
+            .IsKnown(),
+        Of<Host>
+            .Maybe(
+                "encoder",
+                "Facts.Encoder",
+                "video encoder",
+                Codecs.Word(LabWords.Encoders),
+                h => h.Encoder,
+                (h, v) => h with { Encoder = v }
+            )
+            .IsKnown(),
+        Of<Host>
             .Value("stands", nameof(Labs.Host.Stands), "stands", Codecs.Flag(), false, h => h.Stands, (h, to) => h with { Stands = to })
             .IsSilent()
             .IsKnown()

@@ -13,6 +13,9 @@ public static class LabShapes
     /// <summary>The most guests a lab holds.</summary>
     public const int MostGuests = 2_000;
 
+    /// <summary>The most shared folders a lab holds.</summary>
+    public const int MostFolders = 200;
+
     /// <summary>The assumptions.</summary>
     public static readonly Shape<LabSettings> Settings = new(
         "settings",
@@ -133,6 +136,19 @@ public static class LabShapes
             Always = true,
             Called = g => g.Name,
         }.IsNeeded(),
+        new Parts<Lab, SharedFolder>(
+            "folders",
+            nameof(Labs.Lab.Folders),
+            "shared folder",
+            () => FolderShapes.Folder,
+            f => f.Name,
+            l => l.Folders,
+            (l, v) => l with { Folders = v }
+        )
+        {
+            Most = MostFolders,
+            Called = f => f.Name,
+        }.IsKnown(),
         new ListOf<Lab, string>(
             "ticks",
             nameof(Labs.Lab.Ticks),

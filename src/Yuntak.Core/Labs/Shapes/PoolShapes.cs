@@ -9,6 +9,7 @@ namespace Yuntak.Core.Labs;
 public static class PoolShapes
 {
     private static readonly Codec<string> Text = Codecs.Text(200);
+    private static readonly Codec<string> Path = Codecs.Text(400);
 
     /// <summary>A pool. What is only said of it needs no work; its name, layout, disks and encryption do.</summary>
     public static readonly Shape<Pool> Pool = new(
@@ -121,6 +122,43 @@ public static class PoolShapes
                 (p, v) => p with { Compression = v }
             )
             .Saying((_, p) => $"compresses {Numbers.Short(p.Compression)} : 1")
+            .IsKnown(),
+        Of<Pool>
+            .Value(
+                "kept-as-found",
+                nameof(Labs.Pool.KeptAsFound),
+                "kept as found",
+                Codecs.Flag(),
+                false,
+                p => p.KeptAsFound,
+                (p, v) => p with { KeptAsFound = v }
+            )
+            .Saying((_, p) => p.KeptAsFound ? "is kept as it was found" : "is not kept as it was found")
+            .Explained("a disk whose format was found on it: nothing is made on it"),
+        Of<Pool>
+            .MaybeText("mounted-at", nameof(Labs.Pool.MountedAt), "mounted at", Path, p => p.MountedAt, (p, v) => p with { MountedAt = v })
+            .IsKnown(),
+        Of<Pool>
+            .Maybe("size", nameof(Labs.Pool.Size), "room", Codecs.Size(Prefixes.Binary), p => p.Size, (p, v) => p with { Size = v })
+            .Explained("as its own tools say; worked out from its disks when left out")
+            .IsKnown(),
+        Of<Pool>
+            .Maybe("tier", nameof(Labs.Pool.Tier), "tier", Codecs.Word(LabWords.Tiers), p => p.Tier, (p, v) => p with { Tier = v })
+            .Saying((_, p) => p.Tier is { } tier ? $"is a {tier.Words()}" : "is no tier")
+            .IsKnown(),
+        Of<Pool>
+            .MaybeText("serves", nameof(Labs.Pool.Serves), "in front of", Text, p => p.Serves, (p, v) => p with { Serves = v })
+            .Explained("the pool a tier stands in front of")
+            .IsKnown(),
+        Of<Pool>
+            .Maybe(
+                "written-between-moves",
+                nameof(Labs.Pool.WrittenBetweenMoves),
+                "written between two moves",
+                Codecs.Size(Prefixes.Decimal),
+                p => p.WrittenBetweenMoves,
+                (p, v) => p with { WrittenBetweenMoves = v }
+            )
             .IsKnown(),
         Of<Pool>
             .Value("stands", nameof(Labs.Pool.Stands), "stands", Codecs.Flag(), false, p => p.Stands, (p, to) => p with { Stands = to })

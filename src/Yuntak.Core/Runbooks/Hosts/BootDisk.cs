@@ -8,7 +8,7 @@ internal static class BootDisk
 {
     /// <summary>The disk it starts from; for a host that is bare yet, the smallest flash disk that belongs to no pool.</summary>
     public static Disk? Of(Host host) =>
-        host.Disks.FirstOrDefault(d => d.IsBoot)
+        host.BootDisks.FirstOrDefault()
         ?? host.DisksInNoPool.Where(d => d.Kind != DiskKind.Usb).OrderBy(d => !d.IsFlash).ThenBy(d => d.Size).FirstOrDefault();
 
     /// <summary>How it is seen, its size and its stable id.</summary>

@@ -124,11 +124,11 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
 
     /// <inheritdoc/>
     public override Halt? Stop(Plan plan) =>
-        Change.Anew && Before.DiskIds.Any(id => Stands.Disks.FirstOrDefault(d => d.Id == id)?.IsBoot == true)
+        Change.Anew && Stands.DisksOf(Before).Any(Stands.StartsFrom)
             ? new Halt(
                 On.Id,
                 $"{Before.Name} on {On.Name} cannot be laid out anew",
-                $"The host itself starts from {string.Join("; ", Stands.DisksOf(Before).Where(d => d.IsBoot).Select(d => plan.Named(On.Id, d.Id)))}.",
+                $"The host itself starts from {string.Join("; ", Stands.DisksOf(Before).Where(Stands.StartsFrom).Select(d => plan.Named(On.Id, d.Id)))}.",
                 "Leave the boot disk to the host and make a pool of other disks."
             )
         : Change.Anew && Content(plan) > ByteSize.Zero && Place(plan) is null ? Spare.Nowhere(Stands, Before, Content(plan))

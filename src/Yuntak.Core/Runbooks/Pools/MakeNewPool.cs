@@ -19,16 +19,23 @@ internal sealed record MakeNewPool(Host On, Pool New) : PoolWork(On)
         select new MakeNewPool(host, pair.After!);
 
     /// <inheritdoc/>
-    public override string Title(Plan plan) => $"Make the pool {New.Name} on {On.Name}";
+    public override string Title(Plan plan) => $"{(New.KeptAsFound ? "Mount" : "Make")} the pool {New.Name} on {On.Name}";
 
     /// <inheritdoc/>
     public override Phase Phase(Plan plan) => Runbooks.Phase.Pools;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Act> Acts(Plan plan) => [Of(On, New)];
+    public override IReadOnlyList<Act> Acts(Plan plan) =>
+        New.KeptAsFound
+            ? [new MountAsFound(On.Id, New.Name, New.DiskIds, New.MountedAt)]
+            :
+            [
+                Of(On, New),
+                .. New.Encrypted == true ? [new EncryptPool(On.Id, New.Name, New.Family, New.KeyPlaces)] : Array.Empty<Act>(),
+            ];
 
     /// <summary>The act that makes a pool. The boot disk is never wiped: only its free room is used.</summary>
-    public static MakePool Of(Host host, Pool pool) => new(host.Id, pool, host.DisksOf(pool).FirstOrDefault(d => d.IsBoot)?.Id);
+    public static MakePool Of(Host host, Pool pool) => new(host.Id, pool, [.. host.DisksOf(pool).Where(host.StartsFrom).Select(d => d.Id)]);
 
     /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) =>

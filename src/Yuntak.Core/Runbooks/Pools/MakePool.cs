@@ -11,8 +11,8 @@ namespace Yuntak.Core.Runbooks;
 /// <summary>Joins disks into a pool. Wipes all of them but the boot disk, of which it uses the free room.</summary>
 /// <param name="Host">The host.</param>
 /// <param name="Made">The pool.</param>
-/// <param name="Boot">The disk among them the host starts from; null for none.</param>
-internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(Host, Made.Name)
+/// <param name="Boot">Those of its disks the host starts from: two of a mirrored boot, mostly none.</param>
+internal sealed record MakePool(HostId Host, Pool Made, ValueList<string> Boot) : PoolAct(Host, Made.Name)
 {
     /// <inheritdoc/>
     public override string Type => "make-pool";
@@ -26,11 +26,11 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
             Value("groups", Made.Groups),
             Value("encrypted", Made.Encrypted),
             Value("disks", Made.DiskIds),
-            Value("bootDisk", Boot),
+            .. Boot.Count > 1 ? [Value("bootDisks", Boot)] : new[] { Value("bootDisk", Boot.Count == 0 ? null : Boot[0]) },
         ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<string> Wipes => [.. Made.DiskIds.Where(d => d != Boot)];
+    public override IReadOnlyList<string> Wipes => [.. Made.DiskIds.Where(d => !Boot.Contains(d))];
 
     internal override Duration Takes(Plan plan) => new(10);
 
@@ -38,8 +38,9 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
 
     internal override ActText Text(Plan plan)
     {
+        var host = plan.Host(Host)!;
         var disks = Made.DiskIds.Select(d => plan.Disk(Host, d)).OfType<Disk>().ToList();
-        var room = PoolRoom.Of(Made, disks);
+        var room = PoolRoom.Of(Made, [.. disks.Select(d => d with { Size = d.Size - host.SystemShareOf(d) })]);
         var onlyBoot = Wipes.Count == 0;
         return new(
             onlyBoot ? $"Use the boot disk's free room as {Pool}" : $"Make the pool {Pool}",
@@ -52,7 +53,8 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
                 .. Made.Encrypted is { } encrypted
                     ? [new StepValue("encrypted", encrypted ? "yes, before anything is written; its key in two places" : "no")]
                     : Array.Empty<StepValue>(),
-                .. disks.Select(d => Plan.Seen(d, d.Id == Boot && !onlyBoot ? "disk, its free room only" : "disk")),
+                .. disks.Select(d => Plan.Seen(d, Boot.Contains(d.Id) && !onlyBoot ? "disk, its free room only" : "disk")),
+                .. Building(disks),
                 new("room to expect", $"{room.AfterReserve} ({room.AfterReserve.ToDecimalString()})"),
             ],
             $"The host shows {Pool} with about {room.AfterReserve}.",
@@ -61,12 +63,36 @@ internal sealed record MakePool(HostId Host, Pool Made, string? Boot) : PoolAct(
             onlyBoot
                 ? null
                 : plan.WipeWords(Host, Wipes)
-                    + (Boot is null ? "" : $" Of {Boot}, which the host starts from, use only the room that is free.")
+                    + (Boot.Count == 0 ? "" : $" Of {string.Join(" and ", Boot)}, which the host starts from, use only the room that is free.")
                     + (
                         Made.AlreadyUsed.Bytes == 0
                             ? ""
                             : $" {Made.AlreadyUsed.ToDecimalString()} are said to be in {Pool} already: if it stands, make and wipe nothing, and tick this step."
                     )
+        );
+    }
+
+    /// <summary>What is peculiar to parity in a block array: which disk holds it, and the hours the first build takes behind everything else.</summary>
+    private IEnumerable<StepValue> Building(List<Disk> disks)
+    {
+        var parity = Made.Layout.ParityDisks();
+        if (Made.Family != PoolFamily.BlockArray || parity == 0 || disks.Count == 0)
+        {
+            yield break;
+        }
+
+        if (Made.Layout.IsDedicated())
+        {
+            foreach (var disk in disks.Take(parity))
+            {
+                yield return new("parity disk", $"{disk.Id} ({disk.Size.ToDecimalString()}, seen as {disk.Name})", Literal: true);
+            }
+        }
+
+        var hours = disks.Max(d => DiskSpec.Of(d).RebuildHours);
+        yield return new(
+            "first build of the parity",
+            $"about {Numbers.Short(Math.Ceiling(hours))} h in the background: the pool can be used, and survives nothing until it is through"
         );
     }
 }

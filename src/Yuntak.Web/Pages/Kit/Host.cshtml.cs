@@ -136,7 +136,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         {
             var host = Form.ToHost(null);
             host = host with { Disks = [.. DiskLines.Read(DiskLinesTyped, Form["name"], [])] };
-            host = host with { Pools = propose ? PoolProposal.For(host.Disks) : [] };
+            host = host with { Pools = propose ? PoolProposal.For(host) : [] };
             return HostEdits.Add(host)(lab);
         };
 

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
@@ -30,6 +31,7 @@ public sealed class HostForm
             new FormFields(
                 new Dictionary<string, string>(StringComparer.Ordinal)
                 {
+                    ["type"] = LabWords.HostTypes.Word(HostType.Hypervisor),
                     ["architecture"] = "x86_64",
                     ["sockets"] = "1",
                     ["cores"] = "4",
@@ -60,6 +62,8 @@ public sealed class HostForm
         new(
             Empty
                 .fields.With("name", reading.HostName ?? "")
+                .With("type", LabWords.HostTypes.Word(HostGuess.Of(reading)))
+                .With("core-speed", reading.CoreSpeed is { } speed ? speed.ToString("0.###", CultureInfo.InvariantCulture) : "")
                 .With("virtualisation", reading.Processor?.Virtualisation.YesNo() ?? "")
                 .With("network-ports", reading.Hardware.Ports.Count(p => !p.Wireless) is > 0 and var ports ? $"{ports}" : "")
                 .With("battery-backup", reading.Hardware.Battery is null ? "" : "yes")

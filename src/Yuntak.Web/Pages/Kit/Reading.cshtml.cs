@@ -26,6 +26,9 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
 
     public ValueList<Pool> Pools { get; private set; }
 
+    /// <summary>How many of the pools, the first ones, were found as they are.</summary>
+    public int Found { get; private set; }
+
     public HostForm Form { get; private set; } = null!;
 
     /// <summary>Whether the host runs already. One that is read from its own tools does, unless somebody says otherwise.</summary>
@@ -70,6 +73,11 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
                     PowersOn = typed.PowersOn,
                     IdleWatts = typed.IdleWatts,
                     FullWatts = typed.FullWatts,
+                    Type = typed.Type,
+                    BaseMemory = typed.BaseMemory,
+                    SystemShare = typed.SystemShare,
+                    CoreSpeed = typed.CoreSpeed,
+                    Encoder = typed.Encoder,
                 };
                 var added = HostEdits.Add(host)(lab);
                 var id = added.Lab.Hosts[^1].Id;
@@ -102,7 +110,10 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             : host is null ? HostMatch.Find(Desk.Lab, reading)
             : Desk.Lab.Host(new HostId(host));
         Update = of is null ? null : HostUpdate.Of(Desk.Assessment, of, reading);
-        Pools = PoolProposal.For(Reading.Disks);
+        // What was read alone makes no host; its disks and what was found on them are enough for pools.
+        var begun = HostShapes.Host.Blank with { Disks = [.. Reading.Disks], Inside = Reading.Hardware };
+        Found = PoolProposal.Found(begun).Count;
+        Pools = PoolProposal.For(begun);
         return true;
     }
 }
