@@ -1,5 +1,6 @@
 using System.CommandLine;
 using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Formats.Answers;
@@ -19,19 +20,23 @@ internal static class ExportCommand
             Description = "A Compose file of the app stacks. With --json, one file for each, in JSON.",
         };
         var guest = new Option<string?>("--guest") { Description = "Only this app stack." };
+        var host = new Option<string?>("--host") { Description = "Only the app stacks of this host, or inside this guest." };
         var json = new Option<bool>("--json") { Description = "The lab as JSON." };
         var command = new Command("export", "Write files to use: a Compose file, or the lab as YAML or JSON.")
         {
             lab,
             compose,
             guest,
+            host,
             json,
         };
-        command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(json)));
+        command.SetAction(parsed =>
+            Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(host), parsed.GetValue(json))
+        );
         return command;
     }
 
-    private static int Run(string path, bool compose, string? only, bool json)
+    private static int Run(string path, bool compose, string? only, string? host, bool json)
     {
         if (Shared.ReadLab(path, json) is not { } lab)
         {
@@ -44,14 +49,29 @@ internal static class ExportCommand
             return 0;
         }
 
-        var stacks = lab.Guests.Where(g => g.Kind == GuestKind.AppStack && (only is null || g.Name == only)).ToList();
+        var stacks = lab
+            .Guests.Where(g => g.Kind == GuestKind.AppStack && (only is null || g.Name == only) && (host is null || Home(lab, g) == host))
+            .ToList();
+        var homes = stacks.Select(g => Home(lab, g)).Distinct(StringComparer.Ordinal).ToList();
+        if (homes.Count > 1 && !json)
+        {
+            // One file is carried out by one engine.
+            Shared.Refuse(
+                [
+                    $"The app stacks run in {homes.Count} places: {string.Join(", ", homes)}. One file is for one engine: name one with --host or --guest, or let --json write a file for each.",
+                ],
+                json
+            );
+            return Shared.CouldNotRead;
+        }
+
         if (stacks.Count == 0)
         {
             Shared.Refuse(
                 [
-                    only is null
+                    only is null && host is null
                         ? $"{path} has no app stack, so there is no Compose file to write."
-                        : $"{path} has no app stack called «{only}».",
+                        : $"{path} has no app stack {(only is null ? "" : $"called «{only}»")}{(host is null ? "" : $" on «{host}»")}.",
                 ],
                 json
             );
@@ -65,4 +85,7 @@ internal static class ExportCommand
         );
         return 0;
     }
+
+    /// <summary>Where the engine is that runs a stack: a guest, or a host.</summary>
+    private static string Home(Lab lab, Guest guest) => lab.Outer(guest)?.Name ?? lab.HostOf(guest)?.Name ?? "no host yet";
 }

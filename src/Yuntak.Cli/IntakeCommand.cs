@@ -31,10 +31,24 @@ internal static class IntakeCommand
         {
             Description = "The host does not run yet in the way that is planned: leave out «stands: true».",
         };
+        var on = new Option<string?>("--on")
+        {
+            Description = "The file defines guests that run on this host of the lab: a Compose file, an OVF envelope, or a list in CSV.",
+        };
         var json = Shared.Json();
-        var command = new Command("intake", "Read a host from the output of its own tools.") { file, lab, name, toBuild, json };
+        var command = new Command("intake", "Read a host from the output of its own tools, or guests from their definitions.")
+        {
+            file,
+            lab,
+            name,
+            on,
+            toBuild,
+            json,
+        };
         command.SetAction(parsed =>
-            Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), !parsed.GetValue(toBuild), parsed.GetValue(json))
+            parsed.GetValue(on) is { } host
+                ? DefinitionIntake.Run(parsed.GetValue(file)!, parsed.GetValue(lab), host, !parsed.GetValue(toBuild), parsed.GetValue(json))
+                : Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), !parsed.GetValue(toBuild), parsed.GetValue(json))
         );
         return command;
     }
@@ -138,7 +152,9 @@ internal static class IntakeCommand
 
         foreach (var runs in reading.Hardware.Runs.Where(r => r.Kind is not null))
         {
-            Console.WriteLine($"  runs: {runs.Name}, looks like {runs.Kind!.Value.Words()}, {runs.Memory}{(runs.Peak is { } peak ? $", at most {peak}" : "")}");
+            Console.WriteLine(
+                $"  runs: {runs.Name}, looks like {runs.Kind!.Value.Words()}, {runs.Memory}{(runs.Peak is { } peak ? $", at most {peak}" : "")}"
+            );
         }
 
         foreach (var device in reading.Hardware.UsbDevices.Where(d => !d.Hub))

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -41,6 +42,14 @@ public static class FitCheck
     private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)
     {
         var host = after.Host;
+        if (!host.Kind.Runs.Contains(guest.Guest.Kind))
+        {
+            yield return new FitLimit(
+                $"{host.Name} is {Names.A(host.Type.Words())} and runs no {guest.Guest.Kind.Words()}s",
+                $"{guest.Guest.Name} as {Names.A(host.Kind.Runs[0].Words())}"
+            );
+        }
+
         if (guest.Guest.Kind == GuestKind.Machine && host.Processor.Virtualisation == false)
         {
             yield return new FitLimit(

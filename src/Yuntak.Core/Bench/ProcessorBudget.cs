@@ -57,8 +57,9 @@ public sealed class ProcessorBudget
     }
 
     private static string SpeedWords(Host host) =>
-        host.Speed is 1.0 ? ""
-        : $"; its cores do {Numbers.Short(host.Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
+        host.Speed is 1.0
+            ? ""
+            : $"; its cores do {Numbers.Short(host.Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
 
     /// <summary>The guests counted, in the lab's order.</summary>
     public IReadOnlyList<Sizing> Guests { get; }

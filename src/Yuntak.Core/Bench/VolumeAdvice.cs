@@ -56,9 +56,7 @@ public sealed record VolumeAdvice(Guest Guest, ContentKind Kind, ByteSize Size, 
 
     private static string? Bulk(HostAssessment host, PoolBudget pool, ByteSize size)
     {
-        var roomy = host.Pools.FirstOrDefault(p =>
-            p != pool && p.Disks.Count > 0 && !p.IsFlash && p.Spare >= size && !p.OnBootDisk
-        );
+        var roomy = host.Pools.FirstOrDefault(p => p != pool && p.Disks.Count > 0 && !p.IsFlash && p.Spare >= size && !p.OnBootDisk);
         return pool.OnBootDisk && host.Host.HasOtherDisks ? "It lies on the boot disk: keep that for the host."
             : pool.IsFlash && roomy is not null ? $"Bulk data does not need flash: {roomy.Pool.Name} has room for it."
             : null;

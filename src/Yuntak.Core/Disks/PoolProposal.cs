@@ -46,7 +46,15 @@ public static class PoolProposal
                 pools.Add(
                     Named(
                         pools,
-                        new Pool(found.Name, found.Layout, found.Family, disks, found.Used ?? default, MountedAt: found.MountedAt, Size: found.Size)
+                        new Pool(
+                            found.Name,
+                            found.Layout,
+                            found.Family,
+                            disks,
+                            found.Used ?? default,
+                            MountedAt: found.MountedAt,
+                            Size: found.Size
+                        )
                     )
                 );
             }
@@ -64,7 +72,10 @@ public static class PoolProposal
             name = $"{pool.Name}-{n}";
         }
 
-        return pool with { Name = name };
+        return pool with
+        {
+            Name = name,
+        };
     }
 
     private static void Add(List<Pool> pools, string name, List<Disk> disks)
@@ -82,6 +93,11 @@ public static class PoolProposal
             // Two parities over three disks keep one disk's worth, as three copies do, and copies are quicker and simpler.
             : disks.Count == 3 ? PoolLayout.Mirror
             : PoolLayout.Parity2;
-        pools.Add(Named(pools, new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)])));
+        pools.Add(
+            Named(
+                pools,
+                new Pool(name, layout, disks.Count == 1 ? PoolFamily.BlockArray : PoolFamily.CopyOnWrite, [.. disks.Select(d => d.Id)])
+            )
+        );
     }
 }

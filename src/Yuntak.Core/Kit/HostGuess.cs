@@ -10,7 +10,8 @@ public static class HostGuess
     public static HostType Of(HostReading reading)
     {
         var boots = reading.Disks.Where(d => d.IsBoot).ToList();
-        var isArm = reading.Processor?.Architecture is { } family && (family == "aarch64" || family.StartsWith("arm", StringComparison.Ordinal));
+        var isArm =
+            reading.Processor?.Architecture is { } family && (family == "aarch64" || family.StartsWith("arm", StringComparison.Ordinal));
         if (isArm && boots.All(d => d.Kind is DiskKind.Card or DiskKind.Usb))
         {
             return HostType.Board;

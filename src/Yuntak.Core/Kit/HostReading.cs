@@ -34,7 +34,12 @@ public sealed record HostReading(Processor? Processor, ByteSize? Memory, IReadOn
 
     /// <summary>Whether anything at all was read.</summary>
     public bool HasAnything =>
-        Processor is not null || Memory is not null || Disks.Count > 0 || Hardware != Hardware.None || OtherHealth.Count > 0 || CoreSpeed is not null;
+        Processor is not null
+        || Memory is not null
+        || Disks.Count > 0
+        || Hardware != Hardware.None
+        || OtherHealth.Count > 0
+        || CoreSpeed is not null;
 
     /// <summary>All problems, in the order of the text.</summary>
     public IEnumerable<string> Problems => Parts.SelectMany(p => p.Problems);

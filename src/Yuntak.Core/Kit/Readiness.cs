@@ -24,7 +24,8 @@ internal static class Readiness
             "Without it machines do not start. Containers do.",
             ["kit.virtualisation-off"],
             h => h.Processor.Virtualisation.OnOff(),
-            (h, yes) => h with { Processor = h.Processor with { Virtualisation = yes } }
+            (h, yes) => h with { Processor = h.Processor with { Virtualisation = yes } },
+            LeftOut: [HostType.Board]
         ),
         new(
             "isolation",
@@ -33,7 +34,8 @@ internal static class Readiness
             "Only then can a card or a USB controller be handed to a machine whole, without reaching the rest of the host's memory.",
             ["kit.isolation-off"],
             h => h.Hardware.Isolation.OnOff(),
-            (h, yes) => h.With(h.Hardware with { Isolation = yes })
+            (h, yes) => h.With(h.Hardware with { Isolation = yes }),
+            LeftOut: [HostType.Board, HostType.StoreBox]
         ),
         new(
             "power-cut",
@@ -42,7 +44,8 @@ internal static class Readiness
             "Otherwise the house stays dark until somebody presses the button.",
             ["kit.stays-off"],
             h => h.PowersOn.YesNo(),
-            (h, yes) => h with { PowersOn = yes }
+            (h, yes) => h with { PowersOn = yes },
+            LeftOut: [HostType.Board]
         ),
         new(
             FirmwareDate,
@@ -53,7 +56,8 @@ internal static class Readiness
             h =>
                 h.Hardware.Firmware?.Date is { } date
                     ? $"of {date:O}" + (h.Hardware.Firmware.Version is { } v ? $", version {v}" : "")
-                    : null
+                    : null,
+            LeftOut: [HostType.Board, HostType.StoreBox]
         ),
         new(
             "boot-medium",
@@ -61,8 +65,8 @@ internal static class Readiness
             "In the firmware, on the boot page: the boot disk first, sticks and network after it.",
             "Sticks and cards wear out from small writes and fail without notice.",
             ["kit.boot-from-stick"],
-            h =>
-                h.BootDisks.FirstOrDefault() is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()} {boot.Kind.Words()}" : null
+            h => h.BootDisks.FirstOrDefault() is { } boot ? $"{boot.Name}, {boot.Size.ToDecimalString()} {boot.Kind.Words()}" : null,
+            LeftOut: [HostType.Board, HostType.StoreBox, HostType.StickStore]
         ),
         new(
             "boot-disk",
@@ -73,7 +77,8 @@ internal static class Readiness
             h =>
                 !h.BootDisks.Any() ? null
                 : h.Pools.Any(p => h.DisksOf(p).Any(h.StartsFrom)) ? "a pool is on it"
-                : "no pool is on it"
+                : "no pool is on it",
+            LeftOut: [HostType.StoreBox, HostType.StickStore]
         ),
         new(
             "disk-health",
@@ -116,6 +121,33 @@ internal static class Readiness
             ["kit.no-battery-backup"],
             h => h.BatteryBackup.YesNo(),
             (h, yes) => h with { BatteryBackup = yes }
+        ),
+        new(
+            "stick-copy",
+            "Is there a copy of its stick?",
+            "The whole stick copied onto another of the same size, in a drawer, with the licence or key that is bound to it written down beside it.",
+            "The system lives on the stick alone. Without it nothing starts, and the array waits.",
+            [],
+            _ => null,
+            LeftOut: [HostType.Hypervisor, HostType.Server, HostType.StoreBox, HostType.Board]
+        ),
+        new(
+            "array-first",
+            "Does the array start before the guests?",
+            "On the store's own page: the array starts with the host, and guests only once it is there.",
+            "Guests that start without their disks write beside them, or not at all.",
+            [],
+            _ => null,
+            LeftOut: [HostType.Hypervisor, HostType.Server, HostType.StoreBox, HostType.Board]
+        ),
+        new(
+            "cooling",
+            "Is it cooled?",
+            "A heat sink or fan on it, and under 70 °C after ten minutes of work. Do this before any overclocking.",
+            "A hot board slows itself down, and cards fail sooner.",
+            [],
+            h => h.Hardware.Temperatures.Count > 0 ? $"{h.Hardware.Temperatures.Max(t => t.Celsius):0} °C when it was read" : null,
+            LeftOut: [HostType.Hypervisor, HostType.Server, HostType.StoreBox, HostType.StickStore]
         ),
     ];
 

@@ -23,6 +23,10 @@ namespace Yuntak.Core.Labs;
 /// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
 /// <param name="Growth">How its bulk data grows; null until somebody says.</param>
 /// <param name="Ports">TCP ports its service answers on, as somebody said; empty while nobody has, and then only those a published standard names are known.</param>
+/// <param name="Networks">For an app stack: the engine's networks it is in, by name.</param>
+/// <param name="Variables">For an app stack: the names of its environment variables. Their values are never kept.</param>
+/// <param name="Nodes">For an app stack: device nodes of the host mapped into it.</param>
+/// <param name="Restart">For an app stack: when its engine starts it again; null for «unless-stopped».</param>
 /// <param name="Stands">In a file: whether it runs already.</param>
 public sealed record Guest(
     GuestId Id,
@@ -43,5 +47,9 @@ public sealed record Guest(
     int? HealthCheckMinutes = null,
     Growth? Growth = null,
     ValueList<int> Ports = default,
+    ValueList<string> Networks = default,
+    ValueList<string> Variables = default,
+    ValueList<string> Nodes = default,
+    string? Restart = null,
     bool Stands = false
 );

@@ -244,6 +244,22 @@ internal static class FurtherServices
             ]
         ),
         new(
+            ProfileBook.Other,
+            "another service",
+            "Anything that is not on this list. Its figures are a beginning: set them as you know them.",
+            Family.Workshop,
+            [],
+            [new("at rest", 0.05)],
+            [new("busy", 0.25)],
+            [new("service", 0.5)],
+            [new("system and data", 8)],
+            [],
+            DayShape.Household,
+            [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine],
+            "However it runs today; what it needs is not known here.",
+            StartOrder: 60
+        ),
+        new(
             ProfileBook.AppEngine,
             "home for app stacks",
             "A guest of its own whose engine runs other services' app stacks.",

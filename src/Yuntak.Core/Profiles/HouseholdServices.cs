@@ -40,9 +40,11 @@ internal static class HouseholdServices
             ],
             [
                 new("system and add-ons", 32, Only: [GuestKind.Machine]),
+                // Its own system keeps the history on its own disk, which has room for 40 months; there is no volume to mount beside it.
+                new("history past 40 months", 0.2, ["history-months"], Only: [GuestKind.Machine], Past: 40),
                 new("settings and database", 8, Only: [GuestKind.SystemContainer, GuestKind.AppStack]),
             ],
-            [new("history", 0.2 / GiBPerGB, ["history-months"])],
+            [new("history", 0.2 / GiBPerGB, ["history-months"], Only: [GuestKind.SystemContainer, GuestKind.AppStack])],
             DayShape.Household,
             [GuestKind.Machine, GuestKind.AppStack],
             "A machine brings the hub's own system with its add-ons and takes a radio stick cleanly; an app stack is lighter when you need the hub alone.",

@@ -11,6 +11,9 @@ public sealed class ProfileBook
     /// <summary>The id of the profile that is there to be broken.</summary>
     public const string TestMachine = "test-machine";
 
+    /// <summary>The id of the profile for what no other describes.</summary>
+    public const string Other = "other-service";
+
     /// <summary>The id of the profile that runs other guests' app stacks.</summary>
     public const string AppEngine = "app-engine";
 

@@ -158,7 +158,10 @@ public static class Standing
     private static Host AsItIs(Host host) =>
         host with
         {
-            Pools = [.. host.Pools.Where(p => p.AlreadyUsed > ByteSize.Zero || host.DisksOf(p).Any(d => d.HoldsSomething || host.StartsFrom(d)))],
+            Pools =
+            [
+                .. host.Pools.Where(p => p.AlreadyUsed > ByteSize.Zero || host.DisksOf(p).Any(d => d.HoldsSomething || host.StartsFrom(d))),
+            ],
         };
 
     private static Lab Taken(Lab asBuilt, Lab draft, Guest guest)

@@ -15,7 +15,12 @@ public static class HostReadiness
         var findings = lab
             .Findings.Where(f => f.Rule.Station == Station.Kit && f.Concerns(host))
             .ToLookup(f => f.Rule.Id, StringComparer.Ordinal);
-        return [.. Readiness.Items.Select(i => Line(i, host.Host, [.. i.Rules.SelectMany(r => findings[r])]))];
+        return
+        [
+            .. Readiness
+                .Items.Where(i => i.IsAskedOf(host.Host))
+                .Select(i => Line(i, host.Host, [.. i.Rules.SelectMany(r => findings[r])])),
+        ];
     }
 
     private static ReadinessLine Line(ReadinessItem item, Host host, List<Finding> findings)

@@ -45,8 +45,9 @@ public sealed partial class Sizing
 
     /// <summary>What a core of the host counts for, in words; empty for a host like the reference.</summary>
     private string SpeedWords =>
-        Speed is 1.0 ? ""
-        : $"; a core of {host!.Name} does {Numbers.Short(Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
+        Speed is 1.0
+            ? ""
+            : $"; a core of {host!.Name} does {Numbers.Short(Speed)} of the reference core's work, {(host.CoreSpeed is null ? "assumed of its kind" : "as measured or said")}";
 
     private Figure<int> VcpuFigure()
     {

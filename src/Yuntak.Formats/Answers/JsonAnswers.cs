@@ -215,5 +215,5 @@ public static class JsonAnswers
 
     private static JsonArray List(IEnumerable<JsonNode?> items) => new([.. items]);
 
-    private static string Text(JsonNode answer) => answer.ToJsonString(Readable);
+    internal static string Text(JsonNode answer) => answer.ToJsonString(Readable);
 }

@@ -13,6 +13,15 @@ namespace Yuntak.Formats.Exports;
 /// <summary>Writes app stacks as Compose files after the open Compose specification.</summary>
 public static class ComposeFile
 {
+    /// <summary>Where what Yuntak plans stands beside a service: the specification leaves names that begin with «x-» to others.</summary>
+    public const string Extension = "x-yuntak";
+
+    /// <summary>When an engine starts a container again, unless somebody says otherwise.</summary>
+    public const string UsualRestart = "unless-stopped";
+
+    /// <summary>Where a service sees its bulk data.</summary>
+    public const string BulkInside = "/srv/data";
+
     /// <summary>The file of one app stack.</summary>
     /// <param name="guest">The app stack.</param>
     /// <param name="book">The profiles of its lab.</param>
@@ -23,7 +32,7 @@ public static class ComposeFile
     /// <param name="stacks">The app stacks; others are passed over.</param>
     /// <param name="book">The profiles of their lab.</param>
     public static string Of(string project, IEnumerable<Guest> stacks, ProfileBook book) =>
-        YamlTreeWriter.Write(Tree(project, stacks, book));
+        YamlTreeWriter.Write(Tree(project, [.. stacks], book));
 
     /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
     public static string ImageVariable(string guestName)
@@ -33,7 +42,14 @@ public static class ComposeFile
         return char.IsAsciiDigit(name[0]) ? "_" + name : name;
     }
 
-    private static JsonObject Tree(string project, IEnumerable<Guest> stacks, ProfileBook book)
+    private static readonly Dictionary<string, string> Platforms = new(StringComparer.Ordinal)
+    {
+        ["x86_64"] = "linux/amd64",
+        ["aarch64"] = "linux/arm64",
+        ["armv7l"] = "linux/arm/v7",
+    };
+
+    private static JsonObject Tree(string project, IReadOnlyList<Guest> stacks, ProfileBook book)
     {
         var services = new JsonObject();
         foreach (var guest in stacks.Where(g => g.Kind == GuestKind.AppStack))
@@ -43,7 +59,16 @@ public static class ComposeFile
         }
 
         // A project's name begins with a letter or digit and holds no spaces.
-        return new JsonObject { ["name"] = Names.Slug(project), ["services"] = services };
+        var file = new JsonObject { ["name"] = Names.Slug(project), ["services"] = services };
+        var networks = stacks
+            .Where(g => g.Kind == GuestKind.AppStack && g.Networks is not ["host" or "bridge" or "none"])
+            .SelectMany(g => g.Networks);
+        if (networks.Distinct(StringComparer.Ordinal).ToList() is { Count: > 0 } named)
+        {
+            file["networks"] = new JsonObject(named.Select(n => KeyValuePair.Create(n, (JsonNode?)null)));
+        }
+
+        return file;
     }
 
     private static JsonObject Service(Guest guest, string name, ProfileBook book)
@@ -55,7 +80,7 @@ public static class ComposeFile
             ["image"] = guest.Image is { Length: > 0 } image
                 ? Literal(image)
                 : $"${{{ImageVariable(name)}:?name the image and its tag in the .env file beside this one}}",
-            ["restart"] = "unless-stopped",
+            ["restart"] = guest.Restart ?? UsualRestart,
             ["deploy"] = new JsonObject
             {
                 ["resources"] = new JsonObject
@@ -70,9 +95,40 @@ public static class ComposeFile
                 },
             },
         };
-        if (guest.Folders.Count > 0)
+        List<FolderMount> folders = [.. guest.Folders];
+        if (BulkFolder(guest, sizing) is { } bulk)
         {
-            service["volumes"] = new JsonArray([.. guest.Folders.Select(Volume)]);
+            folders.Add(new FolderMount(bulk, BulkInside));
+        }
+
+        if (folders.Count > 0)
+        {
+            service["volumes"] = new JsonArray([.. folders.Select(Volume)]);
+        }
+
+        if (guest.MadeFor is { } family && Platforms.TryGetValue(family, out var platform))
+        {
+            service["platform"] = platform;
+        }
+
+        if (guest.Variables.Count > 0)
+        {
+            // A name alone takes its value from the .env file or the shell.
+            service["environment"] = new JsonArray([.. guest.Variables.Select(v => JsonValue.Create(v))]);
+        }
+
+        if (guest.Nodes.Count > 0)
+        {
+            service["devices"] = new JsonArray([.. guest.Nodes.Select(n => JsonValue.Create($"{Literal(n)}:{Literal(n)}"))]);
+        }
+
+        if (guest.Networks is ["host" or "bridge" or "none"])
+        {
+            service["network_mode"] = guest.Networks[0];
+        }
+        else if (guest.Networks.Count > 0)
+        {
+            service["networks"] = new JsonArray([.. guest.Networks.Select(n => JsonValue.Create(n))]);
         }
 
         var ports = (guest.Ports.Count > 0 ? guest.Ports : sizing.Profiles.SelectMany(p => p.Ports)).Distinct().ToList();
@@ -81,8 +137,59 @@ public static class ComposeFile
             service["ports"] = new JsonArray([.. ports.SelectMany(Ports)]);
         }
 
+        service[Extension] = Plan(guest, sizing);
         return service;
     }
+
+    /// <summary>What the specification has no words for, so that the stack comes back as it was when the file is read.</summary>
+    private static JsonObject Plan(Guest guest, Sizing sizing)
+    {
+        var plan = new JsonObject
+        {
+            ["name"] = guest.Name,
+            ["wants"] = new JsonArray([
+                .. guest.Wants.Select(w => new JsonObject
+                {
+                    ["profile"] = w.ProfileId,
+                    ["load"] = new JsonObject(w.Load.Select(l => KeyValuePair.Create(l.Id, (JsonNode?)l.Value))),
+                }),
+            ]),
+        };
+        foreach (
+            var (name, value) in new (string, long?)[]
+            {
+                ("vcpu", guest.Overrides.Vcpu),
+                ("memory", guest.Overrides.Memory?.Bytes),
+                ("system-disk", guest.Overrides.SystemDisk?.Bytes),
+                ("bulk", guest.Overrides.Bulk?.Bytes),
+            }
+        )
+        {
+            if (value is { } set)
+            {
+                plan[name] = set;
+            }
+        }
+
+        if (guest.Ports.Count > 0)
+        {
+            plan["ports-said"] = true;
+        }
+
+        if (BulkFolder(guest, sizing) is not null)
+        {
+            plan["bulk-folder"] = true;
+        }
+
+        return plan;
+    }
+
+    /// <summary>The folder of a stack's bulk data outside: in the guest that runs it, or in its pool of the host. Null where it has none, or a folder of its own shows it already.</summary>
+    private static string? BulkFolder(Guest guest, Sizing sizing) =>
+        sizing.Bulk == ByteSize.Zero || guest.Folders.Any(f => f.ContainerPath == BulkInside) ? null
+        : guest.RunsIn is not null ? $"/srv/data/{Names.Slug(guest.Name)}"
+        : guest.Placement?.BulkPool is { } pool ? $"/{Names.Slug(pool)}/{Names.Slug(guest.Name)}"
+        : null;
 
     /// <summary>Whole mebibytes, rounded up, as the specification's «M» counts them.</summary>
     private static string Mebibytes(ByteSize size) =>

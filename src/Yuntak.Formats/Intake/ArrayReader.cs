@@ -36,7 +36,13 @@ internal static partial class ArrayReader
                     ? new FoundArray(
                         match.Groups["name"].Value,
                         layout,
-                        [.. PartOf().Matches(match.Groups["parts"].Value).Where(m => !m.Groups["spare"].Success).Take(240).Select(m => m.Groups["name"].Value)],
+                        [
+                            .. PartOf()
+                                .Matches(match.Groups["parts"].Value)
+                                .Where(m => !m.Groups["spare"].Success)
+                                .Take(240)
+                                .Select(m => m.Groups["name"].Value),
+                        ],
                         0
                     )
                     : null;

@@ -69,16 +69,21 @@ internal sealed class FoundDraft
             var mounts = MountsOn(d => d.Group == group || volumes.Contains(d.Name)).ToList();
             var layout =
                 array?.Layout
-                ?? (ids.Count < 2 ? PoolLayout.Single
+                ?? (
+                    ids.Count < 2 ? PoolLayout.Single
                     : GroupLayouts.TryGetValue(group, out var said) ? said
-                    : PoolLayout.Stripe);
+                    : PoolLayout.Stripe
+                );
             yield return Of(group, layout, PoolFamily.BlockArray, ids, mounts, array?.Missing ?? 0);
         }
 
         foreach (var array in Arrays.Items.Concat(ByType()).DistinctBy(a => a.Device))
         {
             var device = Device(array.Device);
-            var parts = array.Parts.Count > 0 ? array.Parts.Select(Device).OfType<BlockDevice>().ToList() : device is null ? [] : [device];
+            var parts =
+                array.Parts.Count > 0 ? array.Parts.Select(Device).OfType<BlockDevice>().ToList()
+                : device is null ? []
+                : [device];
             var mounts = MountsOn(d => d.Name == array.Device || d.Parents.Contains(array.Device)).ToList();
             yield return Of(Called(mounts, array.Device), array.Layout, PoolFamily.BlockArray, Ids(parts, byName), mounts, array.Missing);
         }
@@ -91,9 +96,7 @@ internal sealed class FoundDraft
             var ids = Ids([.. pool], byName);
             var mounts = Mounts
                 .Items.Where(m =>
-                    m.Source == pool.Key
-                    || m.Source.StartsWith(pool.Key + "/", StringComparison.Ordinal)
-                    || pool.Any(d => d.Is(m.Source))
+                    m.Source == pool.Key || m.Source.StartsWith(pool.Key + "/", StringComparison.Ordinal) || pool.Any(d => d.Is(m.Source))
                 )
                 .ToList();
             yield return CopyOnWrite(Called(pool.First().Label is null ? mounts : [], pool.Key), ids, mounts, byName);
@@ -146,7 +149,10 @@ internal sealed class FoundDraft
     {
         var data = mounts.Where(m => m.Target.StartsWith('/')).ToList();
         var used = data.Aggregate(ByteSize.Zero, (sum, m) => sum + (m.Used ?? default));
-        var free = data.Where(m => m is { Size: not null, Used: not null }).Select(m => m.Size!.Value - m.Used!.Value).DefaultIfEmpty().Max();
+        var free = data.Where(m => m is { Size: not null, Used: not null })
+            .Select(m => m.Size!.Value - m.Used!.Value)
+            .DefaultIfEmpty()
+            .Max();
         var room = free > ByteSize.Zero ? used + free : (ByteSize?)null;
         List<ByteSize> sizes = [.. ids.Select(id => byName.Values.First(d => d.Id == id).Size)];
         var (layout, unsure) = FoundLayout.Of(sizes, room);
@@ -169,8 +175,7 @@ internal sealed class FoundDraft
 
     private FoundArray? ArrayOf(BlockDevice device) => Arrays.Items.Concat(ByType()).FirstOrDefault(a => a.Device == device.Name);
 
-    private BlockDevice? Device(string name) =>
-        devices.GetValueOrDefault(name) ?? devices.Values.FirstOrDefault(d => d.Is(name));
+    private BlockDevice? Device(string name) => devices.GetValueOrDefault(name) ?? devices.Values.FirstOrDefault(d => d.Is(name));
 
     private IEnumerable<Mount> MountsOn(Func<BlockDevice, bool> which) => Mounts.Items.Where(m => Device(m.Source) is { } d && which(d));
 

@@ -47,7 +47,10 @@ internal sealed partial class GroupsDraft
     {
         for (var at = group.LastIndexOf('/'); at > 0; at = group.LastIndexOf('/', at - 1))
         {
-            if (groups.TryGetValue(group[..at], out var outer) && (outer.Kind is not null || outer.Group.EndsWith(".service", StringComparison.Ordinal)))
+            if (
+                groups.TryGetValue(group[..at], out var outer)
+                && (outer.Kind is not null || outer.Group.EndsWith(".service", StringComparison.Ordinal))
+            )
             {
                 return true;
             }
@@ -91,7 +94,10 @@ internal sealed partial class GroupsDraft
     private static string Unescaped(string name) =>
         Names.Clean(
             EscapedCharacter()
-                .Replace(name, m => ((char)int.Parse(m.Groups["code"].Value, NumberStyles.HexNumber, CultureInfo.InvariantCulture)).ToString())
+                .Replace(
+                    name,
+                    m => ((char)int.Parse(m.Groups["code"].Value, NumberStyles.HexNumber, CultureInfo.InvariantCulture)).ToString()
+                )
         );
 
     private static ByteSize? Bytes(string text) =>
@@ -100,7 +106,9 @@ internal sealed partial class GroupsDraft
             : null;
 
     private static double? Micros(string text) =>
-        long.TryParse(text.Replace("usage_usec", "").Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var micros) ? micros : null;
+        long.TryParse(text.Replace("usage_usec", "").Trim(), NumberStyles.None, CultureInfo.InvariantCulture, out var micros)
+            ? micros
+            : null;
 
     [GeneratedRegex(@"(^|-)(?<id>[0-9a-f]{64})(\.scope)?$", RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex ContainerScope();

@@ -11,7 +11,10 @@ namespace Yuntak.Formats.LabFiles;
 internal static class SafeYaml
 {
     /// <summary>The first document of the text; null, with the problem noted, when there is none to be had.</summary>
-    public static INode? Root(string text, ProblemList problems)
+    /// <param name="text">The text.</param>
+    /// <param name="problems">Where problems are noted.</param>
+    /// <param name="references">Whether references to other places are allowed, as Compose files use them; who reads must not follow them without end.</param>
+    public static INode? Root(string text, ProblemList problems, bool references = false)
     {
         if (text.Length > LabFileLimits.LongestFile.Bytes)
         {
@@ -21,7 +24,7 @@ internal static class SafeYaml
         var stream = new YamlStream();
         try
         {
-            if (Hazard(text) is { } hazard)
+            if (Hazard(text, references) is { } hazard)
             {
                 return Refused(hazard.Line, hazard.Text);
             }
@@ -48,7 +51,7 @@ internal static class SafeYaml
     }
 
     /// <summary>These files have no use for references to other places or for deep nesting; both can make a small file enormous.</summary>
-    private static (int Line, string Text)? Hazard(string text)
+    private static (int Line, string Text)? Hazard(string text, bool references)
     {
         var parser = new Parser(new StringReader(text));
         var depth = 0;
@@ -62,7 +65,7 @@ internal static class SafeYaml
 
             switch (parser.Current)
             {
-                case AnchorAlias alias:
+                case AnchorAlias alias when !references:
                     return ((int)alias.Start.Line, "references (*name) are not used here; write the value itself");
                 case MappingStart or SequenceStart when ++depth > LabFileLimits.Deepest:
                     return ((int)parser.Current.Start.Line, $"nested more than {LabFileLimits.Deepest} deep");

@@ -18,6 +18,7 @@ public sealed class KitRoom : Room
             new("/Kit/Host") { IsView = false },
             new("/Kit/Host/kiln", new Picture("kit-host", Height: 960)),
             new("/Kit/Host?like=wren"),
+            new("/Kit/TakeOver/wren"),
             new("/Kit/Ready/cellar", new Picture("kit-ready", Height: 960)),
             new("/Kit/Reading/1", new Picture("kit-reading", Height: 1080)) { AfterReading = true },
             new("/Kit/Reading/1?host=new") { AfterReading = true },
@@ -27,6 +28,14 @@ public sealed class KitRoom : Room
         desk
             .Lab.Hosts.Select(h => new Hit(HitKind.Thing, h.Name, $"host, {h.Description}", $"/Kit/Host/{Escaped(h.Id.Value)}"))
             .Concat(desk.Lab.Hosts.SelectMany(Parts))
+            .Concat(
+                desk.Lab.Hosts.Select(h => new Hit(
+                    HitKind.Page,
+                    $"What runs on {h.Name}",
+                    "take guests over",
+                    $"/Kit/TakeOver/{Escaped(h.Id.Value)}"
+                ))
+            )
             .Append(new Hit(HitKind.Page, "Add a host", "paste, upload or by hand", "/Kit#add"));
 
     private static IEnumerable<Hit> Parts(Host host)

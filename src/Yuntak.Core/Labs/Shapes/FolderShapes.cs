@@ -12,9 +12,25 @@ internal static class FolderShapes
     private static readonly Shape<FolderUse> Use = new(
         "use",
         new FolderUse(new GuestId(""), ""),
-        Of<FolderUse>.Always("guest", nameof(FolderUse.Guest), "guest", Id, "", u => u.Guest.Value, (u, v) => u with { Guest = new GuestId(v) }),
+        Of<FolderUse>.Always(
+            "guest",
+            nameof(FolderUse.Guest),
+            "guest",
+            Id,
+            "",
+            u => u.Guest.Value,
+            (u, v) => u with { Guest = new GuestId(v) }
+        ),
         Of<FolderUse>.Always("path", nameof(FolderUse.Path), "seen at", Codecs.Text(400), "", u => u.Path, (u, v) => u with { Path = v }),
-        Of<FolderUse>.Value("writes", nameof(FolderUse.Writes), "may write", Codecs.Flag(), false, u => u.Writes, (u, v) => u with { Writes = v }),
+        Of<FolderUse>.Value(
+            "writes",
+            nameof(FolderUse.Writes),
+            "may write",
+            Codecs.Flag(),
+            false,
+            u => u.Writes,
+            (u, v) => u with { Writes = v }
+        ),
         Of<FolderUse>
             .Value(
                 "in-place-of-bulk",
@@ -32,9 +48,33 @@ internal static class FolderShapes
     internal static readonly Shape<SharedFolder> Folder = new(
         "shared folder",
         new SharedFolder("", new HostId(""), "", default),
-        Of<SharedFolder>.Always("name", nameof(SharedFolder.Name), "name", Codecs.Name("folder"), "", f => f.Name, (f, v) => f with { Name = v }),
-        Of<SharedFolder>.Always("host", nameof(SharedFolder.Host), "host", Id, "", f => f.Host.Value, (f, v) => f with { Host = new HostId(v) }),
-        Of<SharedFolder>.Always("pool", nameof(SharedFolder.Pool), "pool", Codecs.Text(200), "", f => f.Pool, (f, v) => f with { Pool = v }),
+        Of<SharedFolder>.Always(
+            "name",
+            nameof(SharedFolder.Name),
+            "name",
+            Codecs.Name("folder"),
+            "",
+            f => f.Name,
+            (f, v) => f with { Name = v }
+        ),
+        Of<SharedFolder>.Always(
+            "host",
+            nameof(SharedFolder.Host),
+            "host",
+            Id,
+            "",
+            f => f.Host.Value,
+            (f, v) => f with { Host = new HostId(v) }
+        ),
+        Of<SharedFolder>.Always(
+            "pool",
+            nameof(SharedFolder.Pool),
+            "pool",
+            Codecs.Text(200),
+            "",
+            f => f.Pool,
+            (f, v) => f with { Pool = v }
+        ),
         Of<SharedFolder>.Always(
             "size",
             nameof(SharedFolder.Size),

@@ -216,6 +216,59 @@ public static class GuestShapes
             None = "none said",
         }.Explained("TCP; left out, only those a published standard names are known"),
         new ListOf<Guest, string>(
+            "networks",
+            nameof(Labs.Guest.Networks),
+            "networks of its engine",
+            Codecs.Text(100),
+            g => g.Networks,
+            (g, v) => g with { Networks = v }
+        )
+        {
+            Most = 50,
+            None = "none",
+        }
+            .IsKnown()
+            .Explained("app stacks only"),
+        new ListOf<Guest, string>(
+            "variables",
+            nameof(Labs.Guest.Variables),
+            "environment variables",
+            Codecs.Text(200),
+            g => g.Variables,
+            (g, v) => g with { Variables = v }
+        )
+        {
+            Most = 500,
+            None = "none",
+        }
+            .IsKnown()
+            .Explained("app stacks only: names, never values"),
+        new ListOf<Guest, string>(
+            "nodes",
+            nameof(Labs.Guest.Nodes),
+            "device nodes mapped in",
+            Codecs.Text(400),
+            g => g.Nodes,
+            (g, v) => g with { Nodes = v }
+        )
+        {
+            Most = 50,
+            None = "none",
+        }
+            .IsKnown()
+            .Explained("app stacks only"),
+        Of<Guest>
+            .MaybeText(
+                "restart",
+                nameof(Labs.Guest.Restart),
+                "started again",
+                Codecs.OneWord(40),
+                g => g.Restart,
+                (g, v) => g with { Restart = v }
+            )
+            .IsKnown()
+            .Explained("app stacks only; «unless-stopped» when left out"),
+        new ListOf<Guest, string>(
             "devices",
             nameof(Labs.Guest.Devices),
             "devices handed over whole",

@@ -24,24 +24,42 @@ internal sealed record AddHost(Host New) : Work
     public override Phase Phase(Plan plan) => Runbooks.Phase.HostJoins;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Act> Acts(Plan plan)
-    {
-        var boot = BootDisk.Of(New)?.Id;
-        return
+    public override IReadOnlyList<Act> Acts(Plan plan) =>
         [
-            new SetUpFirmware(New.Id, boot),
-            new WriteMedium(New.Id),
-            new InstallHost(New.Id, boot),
-            new TakeMediumOut(New.Id, boot),
-            new FixAddress(New.Id, FixAddress.PortOf(New)?.Mac),
-            new UpdateHost(New.Id),
-            new ReadHost(New.Id),
+            .. FirstSteps(),
             new SendAlerts(New.Id),
             .. New.BatteryBackup == true
                 ? new Act[] { new LinkBattery(New.Id, New.Hardware.UsbDevices.FirstOrDefault(d => d.BatteryLink)?.Port) }
                 : [],
             new KeepSettings(New.Id),
         ];
+
+    /// <summary>How a host of its kind comes up, until it is read.</summary>
+    private IEnumerable<Act> FirstSteps()
+    {
+        var boot = BootDisk.Of(New)?.Id;
+        Act[] installed =
+        [
+            new SetUpFirmware(New.Id, boot),
+            new WriteMedium(New.Id),
+            new InstallHost(New.Id, boot, New.BootDisks.Skip(1).FirstOrDefault()?.Id),
+            new TakeMediumOut(New.Id, boot),
+        ];
+        Act[] known = [new FixAddress(New.Id, FixAddress.PortOf(New)?.Mac), new UpdateHost(New.Id)];
+        Act[] engine =
+        [
+            new SetUpUsers(New.Id),
+            new InstallEngine(New.Id, New.Pools.FirstOrDefault(p => p.Takes.Count == 0 || p.Takes.Contains(ContentKind.GuestDisks))?.Name),
+        ];
+        Act read = new ReadHost(New.Id);
+        return New.Type switch
+        {
+            HostType.Hypervisor => [.. installed, .. known, read],
+            HostType.Server => [.. installed, .. known, .. engine, read],
+            HostType.StoreBox => [new SetUpStoreBox(New.Id), known[0]],
+            HostType.StickStore => [new SetUpFirmware(New.Id, null), new WriteStick(New.Id), new StartFromStick(New.Id), .. known, read],
+            HostType.Board => [new WriteCard(New.Id, boot), new FitCooling(New.Id), .. known, .. engine, read],
+        };
     }
 
     /// <inheritdoc/>

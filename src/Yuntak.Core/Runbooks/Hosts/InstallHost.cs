@@ -8,16 +8,18 @@ namespace Yuntak.Core.Runbooks;
 /// <summary>Installs the system of a new host. Wipes the disk it goes onto.</summary>
 /// <param name="Host">The host.</param>
 /// <param name="Onto">The stable id of that disk; null while nobody knows.</param>
-internal sealed record InstallHost(HostId Host, string? Onto) : HostAct(Host)
+/// <param name="Twin">The stable id of the second disk of a mirrored boot; null without one.</param>
+internal sealed record InstallHost(HostId Host, string? Onto, string? Twin = null) : HostAct(Host)
 {
     /// <inheritdoc/>
     public override string Type => "install-host";
 
     /// <inheritdoc/>
-    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, Value("onto", Onto)];
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [.. base.Values, Value("onto", Onto), .. Twin is null ? [] : new[] { Value("twin", Twin) }];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<string> Wipes => Onto is null ? [] : [Onto];
+    public override IReadOnlyList<string> Wipes => [.. new[] { Onto, Twin }.OfType<string>()];
 
     internal override Duration Takes(Plan plan) => new(30);
 
@@ -25,7 +27,8 @@ internal sealed record InstallHost(HostId Host, string? Onto) : HostAct(Host)
     {
         var host = plan.Host(Host)!;
         var boot = Onto is null ? null : plan.Disk(Host, Onto);
-        var others = host.Disks.Where(d => d.Id != boot?.Id && d.Kind is not (DiskKind.Usb or DiskKind.Card));
+        var twin = Twin is null ? null : plan.Disk(Host, Twin);
+        var others = host.Disks.Where(d => d.Id != boot?.Id && d.Id != Twin && d.Kind is not (DiskKind.Usb or DiskKind.Card));
         return new(
             boot is null ? "Install onto the boot disk" : $"Install onto {boot.Id}",
             [
@@ -33,6 +36,13 @@ internal sealed record InstallHost(HostId Host, string? Onto) : HostAct(Host)
                 boot is null
                     ? new("install onto", "the disk kept for the host; add it to the kit to see it here by its stable id")
                     : Plan.Seen(boot, "install onto"),
+                .. twin is null
+                    ? []
+                    : new[]
+                    {
+                        Plan.Seen(twin, "and onto, as a mirror"),
+                        new StepValue("boot entry", "on both disks, so that it starts from either"),
+                    },
                 .. others.Select(d => Plan.Seen(d, "leave alone")),
                 new("passwords", "your own, kept in two places; no default account stays on"),
             ],
@@ -41,7 +51,7 @@ internal sealed record InstallHost(HostId Host, string? Onto) : HostAct(Host)
             "Install again; nothing is on it yet.",
             boot is null
                 ? "Installing wipes the disk it goes onto. Choose it by model and serial number, not by its letter."
-                : plan.WipeWords(Host, [boot.Id])
+                : plan.WipeWords(Host, Wipes)
                     + (
                         host.WasRead
                             ? " Its own tools were read, so a system runs on it: if that is the one to keep, install nothing, and tick this step."

@@ -32,7 +32,7 @@ internal sealed record SetUpFirmware(HostId Host, string? BootFrom) : HostAct(Ho
                 new("virtualisation", "on"),
                 new("I/O isolation", "on"),
                 new("after a power cut", "power on"),
-                new("boot from", BootDisk.Named(plan, Host, BootFrom)),
+                new("boot from", plan.Host(Host)!.Type == HostType.StickStore ? "the stick" : BootDisk.Named(plan, Host, BootFrom)),
             ],
             "lscpu shows a line that begins with «Virtualization», and /sys/kernel/iommu_groups is not empty, once something runs on it.",
             "Some firmware hides the switches on the processor, chipset or security page. The readiness list of the host says what to look for.",

@@ -16,8 +16,14 @@ internal sealed record WriteMedium(HostId Host) : HostAct(Host)
         new(
             "Write the install medium",
             [
-                new("image", "the hypervisor or system you have chosen, for the processor family of this host"),
+                new(
+                    "image",
+                    plan.Host(Host)?.Type == HostType.Server
+                        ? "the general system you have chosen, for the processor family of this host"
+                        : "the hypervisor or system you have chosen, for the processor family of this host"
+                ),
                 new("check before writing", "sha256sum IMAGE, compared with the sum its makers publish"),
+                new("write, on another computer", "any graphical writer, or this:"),
                 new("write", "dd if=IMAGE of=/dev/disk/by-id/THE-STICK bs=4M conv=fsync status=progress", Literal: true),
             ],
             "The sum is the same, and the stick starts.",

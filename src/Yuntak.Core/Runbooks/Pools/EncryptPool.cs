@@ -26,9 +26,16 @@ internal sealed record EncryptPool(HostId Host, string Pool, PoolFamily Family, 
             $"Encrypt {Pool} before anything goes in",
             [
                 Family == PoolFamily.BlockArray
-                    ? new("format", $"cryptsetup luksFormat {ShellText.Quoted($"/dev/md/{Names.Slug(Pool)}")}, then a file system inside", Literal: true)
+                    ? new(
+                        "format",
+                        $"cryptsetup luksFormat {ShellText.Quoted($"/dev/md/{Names.Slug(Pool)}")}, then a file system inside",
+                        Literal: true
+                    )
                     : new("format", "encryption on at the pool's topmost folder, when it is made: what lies in it takes it over"),
-                new("key in", KeyPlaces.Count > 0 ? string.Join(", ", KeyPlaces) : "two places other than this host: write them down at Disks"),
+                new(
+                    "key in",
+                    KeyPlaces.Count > 0 ? string.Join(", ", KeyPlaces) : "two places other than this host: write them down at Disks"
+                ),
                 new("try the key", "fetch it from each of those places, close the pool, and open it with that key"),
                 new("at start-up", "it stays closed until somebody gives the key, or the host fetches it; say which, and who can"),
             ],

@@ -28,11 +28,7 @@ internal sealed record MakeNewPool(Host On, Pool New) : PoolWork(On)
     public override IReadOnlyList<Act> Acts(Plan plan) =>
         New.KeptAsFound
             ? [new MountAsFound(On.Id, New.Name, New.DiskIds, New.MountedAt)]
-            :
-            [
-                Of(On, New),
-                .. New.Encrypted == true ? [new EncryptPool(On.Id, New.Name, New.Family, New.KeyPlaces)] : Array.Empty<Act>(),
-            ];
+            : [Of(On, New), .. New.Encrypted == true ? [new EncryptPool(On.Id, New.Name, New.Family, New.KeyPlaces)] : Array.Empty<Act>()];
 
     /// <summary>The act that makes a pool. The boot disk is never wiped: only its free room is used.</summary>
     public static MakePool Of(Host host, Pool pool) => new(host.Id, pool, [.. host.DisksOf(pool).Where(host.StartsFrom).Select(d => d.Id)]);

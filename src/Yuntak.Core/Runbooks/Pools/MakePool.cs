@@ -63,7 +63,11 @@ internal sealed record MakePool(HostId Host, Pool Made, ValueList<string> Boot) 
             onlyBoot
                 ? null
                 : plan.WipeWords(Host, Wipes)
-                    + (Boot.Count == 0 ? "" : $" Of {string.Join(" and ", Boot)}, which the host starts from, use only the room that is free.")
+                    + (
+                        Boot.Count == 0
+                            ? ""
+                            : $" Of {string.Join(" and ", Boot)}, which the host starts from, use only the room that is free."
+                    )
                     + (
                         Made.AlreadyUsed.Bytes == 0
                             ? ""

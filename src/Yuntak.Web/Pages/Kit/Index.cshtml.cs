@@ -5,6 +5,7 @@ using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Data;
+using Yuntak.Formats.Definitions;
 using Yuntak.Web.Pages.Bench;
 using Yuntak.Web.Pages.Disks;
 using Yuntak.Web.Pages.Runbook;
@@ -55,7 +56,9 @@ public sealed class IndexModel(DeskService desks, LabStore store, ReadingDesk re
         }
 
         (Pasted, Of) = (text is { Length: > LongestEcho } ? text[..LongestEcho] : text, of ?? "");
-        Problems = [.. reading.Problems];
+        Problems = DefinitionReader.Is(text ?? "")
+            ? ["This defines guests, not a host. Say on which host they run: there «What runs on it» takes them over.", .. reading.Problems]
+            : [.. reading.Problems];
         return Page();
     }
 

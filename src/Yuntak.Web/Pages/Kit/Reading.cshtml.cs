@@ -58,6 +58,7 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
 
         Form = HostForm.Read(Request.Form, Reading);
         Stands = stands != "no";
+        string? taken = null;
         var result = await ChangeFromFormAsync(
             lab =>
             {
@@ -81,13 +82,15 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
                 };
                 var added = HostEdits.Add(host)(lab);
                 var id = added.Lab.Hosts[^1].Id;
+                taken = id.Value;
                 var withPools = Pools.Where((_, n) => pool.Contains(n)).Aggregate(added.Lab, (l, p) => HostEdits.AddPool(id, p)(l).Lab);
                 return new Changed(withPools, added.Sentence);
             },
             "/Kit"
         );
         return Stands && result is RedirectResult { Url: "/Kit" }
-            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), "/Kit")
+            // Who has taken a host on that runs says next what runs on it.
+            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), $"/Kit/TakeOver/{Uri.EscapeDataString(taken!)}")
             : result;
     }
 
@@ -111,7 +114,11 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             : Desk.Lab.Host(new HostId(host));
         Update = of is null ? null : HostUpdate.Of(Desk.Assessment, of, reading);
         // What was read alone makes no host; its disks and what was found on them are enough for pools.
-        var begun = HostShapes.Host.Blank with { Disks = [.. Reading.Disks], Inside = Reading.Hardware };
+        var begun = HostShapes.Host.Blank with
+        {
+            Disks = [.. Reading.Disks],
+            Inside = Reading.Hardware,
+        };
         Found = PoolProposal.Found(begun).Count;
         Pools = PoolProposal.For(begun);
         return true;

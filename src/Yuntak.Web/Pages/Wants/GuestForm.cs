@@ -26,7 +26,7 @@ public sealed class GuestForm
     };
 
     /// <summary>Members that a form does not set: who it is, how far it has come, and where it runs, which is asked otherwise.</summary>
-    private static readonly string[] NotAsked = ["id", "life", "runs-in", "ports"];
+    private static readonly string[] NotAsked = ["id", "life", "runs-in", "ports", "networks", "variables", "nodes", "restart"];
 
     private static readonly string[] Folded = ["shrink", "made-for", "health-check", "grows-monthly", "grows-yearly"];
 

@@ -1,0 +1,46 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Edits;
+
+/// <summary>Taking over guests that run already.</summary>
+public static class TakeOverEdits
+{
+    /// <summary>Adds guests and puts each on the host it runs on, in the pools that suit it best; what stands is said apart.</summary>
+    /// <param name="host">The host.</param>
+    /// <param name="guests">The guests, with whatever is known of them.</param>
+    /// <exception cref="Refused">When applied: there is no such host, no guest, or one is not sound.</exception>
+    public static Edit Take(HostId host, IReadOnlyList<Guest> guests) =>
+        lab =>
+        {
+            var target = lab.Host(host) ?? throw new Refused("That host is no longer in the lab.");
+            if (guests.Count == 0)
+            {
+                throw new Refused("There is no guest to take over.");
+            }
+
+            var with = lab;
+            foreach (var guest in guests)
+            {
+                with = GuestEdits.Add(guest with { Placement = null, Name = Free(with, guest.Name) })(with).Lab;
+                var added = with.Guests[^1];
+                with = with.WithGuest(added.Id, g => g with { Placement = VolumePlacement.Choose(with, g, target) });
+            }
+
+            return new Changed(with, $"{Numbers.Count(guests.Count, "guest")} of {target.Name} taken over");
+        };
+
+    /// <summary>A guest of that name may be on another host already; then the name gets a number.</summary>
+    private static string Free(Lab lab, string name)
+    {
+        var free = name;
+        for (var n = 2; lab.Guests.Any(g => string.Equals(g.Name, free, StringComparison.OrdinalIgnoreCase)); n++)
+        {
+            free = $"{name} {n}";
+        }
+
+        return free;
+    }
+}

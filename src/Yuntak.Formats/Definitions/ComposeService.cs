@@ -1,0 +1,410 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
+using Yuntak.Formats.Exports;
+
+namespace Yuntak.Formats.Definitions;
+
+/// <summary>Reads the members of one service of a Compose file, one after the other.</summary>
+internal sealed partial class ComposeService(string? project, DefinitionLog log)
+{
+    private readonly List<FolderMount> folders = [];
+    private INode? plan;
+
+    /// <summary>The guest with what one member says.</summary>
+    public Guest Read(Guest guest, (string Name, int Line, INode Value) member)
+    {
+        var (name, line, value) = member;
+        switch (name)
+        {
+            case "image":
+                return Image(guest, line, value.Text);
+            case "container_name" or "hostname":
+                log.Left(line, $"line {line}: {name}: not read");
+                return guest;
+            case "restart":
+                return Said(
+                    guest with
+                    {
+                        Restart = value.Text == ComposeFile.UsualRestart ? null : Word(value.Text),
+                    },
+                    line,
+                    $"started again: {value.Text}"
+                );
+            case "platform":
+                return Said(guest with { MadeFor = Family(value.Text) }, line, $"made for {value.Text}");
+            case "ports":
+                return Ports(guest, line, value);
+            case "expose":
+                return Ports(guest, line, value);
+            case "volumes":
+                return Volumes(guest, value);
+            case "networks":
+                return Said(guest with { Networks = [.. NamesOf(value).Take(50)] }, line, $"networks {string.Join(", ", NamesOf(value))}");
+            case "network_mode":
+                return Said(guest with { Networks = value.Text is { } mode ? [mode] : [] }, line, $"network of the {value.Text}");
+            case "environment":
+                return Variables(guest, line, value);
+            case "devices":
+                return Nodes(guest, value);
+            case "deploy":
+                return Deploy(guest, value);
+            case "mem_limit":
+                return Memory(guest, line, value.Text);
+            case "cpus":
+                return Processors(guest, line, value.Text);
+            case ComposeFile.Extension:
+                plan = value;
+                return guest;
+            default:
+                if (!name.StartsWith("x-", StringComparison.Ordinal))
+                {
+                    log.Left(line, $"line {line}: {Names.Short(Names.Clean(name))}: not read");
+                }
+
+                return guest;
+        }
+    }
+
+    /// <summary>The guest once all was read: with the plan Yuntak wrote beside it, or a guess at what it is for.</summary>
+    public Guest Finished(Guest guest)
+    {
+        if (plan?.Members is not { } members)
+        {
+            return guest with
+            {
+                Folders = [.. folders.Take(50)],
+                // What is in its folders nobody has said; the profile's usual amount would only be a guess.
+                Overrides = guest.Overrides with
+                {
+                    Bulk = ByteSize.Zero,
+                },
+                Wants = [new Want(ProfileGuess.Of($"{guest.Name} {guest.Image?.Split(':')[0]}", GuestKind.AppStack, guest.Ports))],
+            };
+        }
+
+        var said = members.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
+        var wants = (said.GetValueOrDefault("wants")?.Items ?? []).Select(Want).OfType<Want>().ToList();
+        // What was only advised when the file was written follows the advice again.
+        return guest with
+        {
+            Name = said.GetValueOrDefault("name")?.Text is { Length: > 0 } name ? name : guest.Name,
+            Wants = wants.Count > 0 ? [.. wants] : guest.Wants,
+            Ports = said.ContainsKey("ports-said") ? guest.Ports : [],
+            Overrides = new SizeOverrides(
+                said.GetValueOrDefault("vcpu")?.Text is { } vcpu && int.TryParse(vcpu, CultureInfo.InvariantCulture, out var count)
+                    ? count
+                    : null,
+                Bytes(said.GetValueOrDefault("memory")),
+                Bytes(said.GetValueOrDefault("system-disk")),
+                Bytes(said.GetValueOrDefault("bulk"))
+            ),
+            Folders = [.. folders.Where(f => f.ContainerPath != ComposeFile.BulkInside || !said.ContainsKey("bulk-folder")).Take(50)],
+        };
+    }
+
+    private static Want? Want(INode node)
+    {
+        var members = node.Members?.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
+        if (members?.GetValueOrDefault("profile")?.Text is not { } profile || ProfileBook.Standard.Find(profile) is not { } known)
+        {
+            return null;
+        }
+
+        return new Want(
+            profile,
+            [
+                .. (members.GetValueOrDefault("load")?.Members ?? [])
+                    .Where(l => known.Loads.Any(k => k.Id == l.Name))
+                    .Select(l =>
+                        (
+                            l.Name,
+                            Ok: double.TryParse(l.Value.Text, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+                                && double.IsFinite(v),
+                            Value: v
+                        )
+                    )
+                    .Where(l => l.Ok && Loads.Problem(known, l.Name, l.Value) is null)
+                    .Select(l => new LoadValue(l.Name, l.Value)),
+            ]
+        );
+    }
+
+    private static ByteSize? Bytes(INode? node) =>
+        long.TryParse(node?.Text, NumberStyles.None, CultureInfo.InvariantCulture, out var bytes) && bytes > 0 ? new ByteSize(bytes) : null;
+
+    private Guest Image(Guest guest, int line, string? text)
+    {
+        var image = text is null ? null : Settled(text);
+        if (image is null)
+        {
+            log.Left(line, $"line {line}: the image hangs on a variable whose value is not here: name it at the guest");
+            return guest;
+        }
+
+        return Said(guest with { Image = image }, line, $"image {image}");
+    }
+
+    private Guest Ports(Guest guest, int line, INode value)
+    {
+        List<int> ports = [.. guest.Ports];
+        foreach (var item in value.Items ?? [])
+        {
+            // What answers outside counts: «8080:80» answers on 8080. The long form says so itself.
+            var text = item.Members is { } members
+                ? members
+                    .Where(m => m.Name == "published")
+                    .Concat(members.Where(m => m.Name == "target"))
+                    .Select(m => m.Value.Text)
+                    .FirstOrDefault()
+                : item.Text;
+            if (text is null || PortOf(Settled(text) ?? "") is not { } port)
+            {
+                log.Left(item.Line, $"line {item.Line}: port «{Names.Short(item.Text)}»: a range, or hung on a variable; not read");
+            }
+            else if (!ports.Contains(port) && ports.Count < 50)
+            {
+                ports.Add(port);
+                log.Read(item.Line, $"line {item.Line}: answers on port {port}");
+            }
+        }
+
+        if (value.Items is null)
+        {
+            log.Left(line, $"line {line}: ports that are no list: not read");
+        }
+
+        return guest with
+        {
+            Ports = [.. ports],
+        };
+    }
+
+    private static int? PortOf(string text)
+    {
+        var parts = text.Split('/')[0].Split(':');
+        var outer = parts.Length > 1 ? parts[^2] : parts[0];
+        return int.TryParse(outer, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= 65_535
+            ? port
+            : null;
+    }
+
+    private Guest Volumes(Guest guest, INode value)
+    {
+        foreach (var item in value.Items ?? [])
+        {
+            var (source, target, readOnly) = item.Members is { } members ? Long(members) : Short(item.Text);
+            source = source is null ? null : Settled(source);
+            target = target is null ? null : Settled(target);
+            if (source is null || target is null || !target.StartsWith('/'))
+            {
+                log.Left(
+                    item.Line,
+                    $"line {item.Line}: «{Names.Short(item.Text ?? source ?? target)}» names no folder of the host: data in it is gone at the next update"
+                );
+                continue;
+            }
+
+            var home = $"/srv/{Names.Slug(project ?? guest.Name)}";
+            var path =
+                source.StartsWith('/') ? source
+                : source.StartsWith('~') ? "/root" + source[1..]
+                : source.StartsWith('.') ? Joined(home, source)
+                : $"{home}/{source}";
+            log.Read(
+                item.Line,
+                $"line {item.Line}: {path} as {target}{(readOnly ? ", only to read" : "")}"
+                    + (
+                        source.StartsWith('/') ? ""
+                        : source.StartsWith('.') ? $" («{source}» lies beside the file: set it right if that is elsewhere)"
+                        : $" («{source}» is a volume of the engine: set its folder right)"
+                    )
+            );
+            folders.Add(new FolderMount(path, target, readOnly));
+        }
+
+        return guest;
+    }
+
+    /// <summary>A folder beside the file, without the dots.</summary>
+    private static string Joined(string home, string relative)
+    {
+        List<string> parts = [.. home.Split('/')];
+        foreach (var part in relative.Split('/'))
+        {
+            if (part == ".." && parts.Count > 1)
+            {
+                parts.RemoveAt(parts.Count - 1);
+            }
+            else if (part is not ("." or ".." or ""))
+            {
+                parts.Add(part);
+            }
+        }
+
+        return parts.Count > 1 ? string.Join('/', parts) : "/";
+    }
+
+    private static (string? Source, string? Target, bool ReadOnly) Long(IReadOnlyList<(string Name, int Line, INode Value)> members)
+    {
+        string? At(string name) => members.Where(m => m.Name == name).Select(m => m.Value.Text).FirstOrDefault();
+        return (At("source"), At("target"), At("read_only") == "true");
+    }
+
+    private static (string? Source, string? Target, bool ReadOnly) Short(string? text)
+    {
+        var parts = text?.Split(':') ?? [];
+        return parts.Length < 2
+            ? (null, parts.Length == 1 ? parts[0] : null, false)
+            : (parts[0], parts[1], parts.Length > 2 && parts[2].Split(',').Contains("ro"));
+    }
+
+    private Guest Variables(Guest guest, int line, INode value)
+    {
+        var names = (value.Members?.Select(m => m.Name) ?? value.Items?.Select(i => i.Text?.Split('=', 2)[0] ?? "") ?? [])
+            .Select(Names.Clean)
+            .Where(n => n.Length is > 0 and <= 200)
+            .Distinct(StringComparer.Ordinal)
+            .Take(500)
+            .ToList();
+        log.Read(line, $"line {line}: {Numbers.Count(names.Count, "variable")} by name; values are never kept");
+        return guest with { Variables = [.. names] };
+    }
+
+    private Guest Nodes(Guest guest, INode value)
+    {
+        List<string> nodes = [];
+        foreach (var item in value.Items ?? [])
+        {
+            var node = item.Members?.Where(m => m.Name == "source").Select(m => m.Value.Text).FirstOrDefault() ?? item.Text?.Split(':')[0];
+            if (node is { Length: > 0 } && nodes.Count < 50)
+            {
+                nodes.Add(node);
+                log.Read(item.Line, $"line {item.Line}: {node} of the host mapped in");
+            }
+        }
+
+        return guest with
+        {
+            Nodes = [.. nodes],
+        };
+    }
+
+    private Guest Deploy(Guest guest, INode value)
+    {
+        foreach (var (name, line, part) in value.Members ?? [])
+        {
+            if (name != "resources")
+            {
+                log.Left(line, $"line {line}: deploy.{Names.Short(Names.Clean(name))}: not read");
+                continue;
+            }
+
+            foreach (var (sort, _, amounts) in part.Members ?? [])
+            {
+                foreach (var (what, at, amount) in amounts.Members ?? [])
+                {
+                    guest = (sort, what) switch
+                    {
+                        ("limits", "memory") => Memory(guest, at, amount.Text),
+                        ("limits", "cpus") => Processors(guest, at, amount.Text),
+                        _ => Passed(guest, at, $"{sort} of {what}"),
+                    };
+                }
+            }
+        }
+
+        return guest;
+    }
+
+    private Guest Passed(Guest guest, int line, string what)
+    {
+        log.Left(line, $"line {line}: {Names.Short(Names.Clean(what))}: not read");
+        return guest;
+    }
+
+    private Guest Memory(Guest guest, int line, string? text)
+    {
+        // «512m», «2g», «1073741824b», or bytes alone (Compose specification, specifying byte values: binary steps).
+        var match = Amount().Match(text ?? "");
+        if (
+            !match.Success
+            || !double.TryParse(match.Groups["number"].Value, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)
+        )
+        {
+            return Passed(guest, line, $"memory «{text}»");
+        }
+
+        var bytes =
+            number
+            * Math.Pow(1024, "bkmg".IndexOf(match.Groups["unit"].Value is { Length: > 0 } unit ? char.ToLowerInvariant(unit[0]) : 'b'));
+        return bytes >= 1 && bytes <= ByteSize.LargestEntered.Bytes
+            ? Said(
+                guest with
+                {
+                    Overrides = guest.Overrides with { Memory = ByteSize.Rounded(bytes) },
+                },
+                line,
+                $"at most {ByteSize.Rounded(bytes)} of memory"
+            )
+            : Passed(guest, line, $"memory «{text}»");
+    }
+
+    private Guest Processors(Guest guest, int line, string? text) =>
+        double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var cpus) && cpus is > 0 and <= 4096
+            ? Said(guest with { Overrides = guest.Overrides with { Vcpu = (int)Math.Ceiling(cpus) } }, line, $"at most {text} processors")
+            : Passed(guest, line, $"processors «{text}»");
+
+    private Guest Said(Guest guest, int line, string what)
+    {
+        log.Read(line, $"line {line}: {Names.Clean(what)}");
+        return guest;
+    }
+
+    private static IEnumerable<string> NamesOf(INode value) =>
+        (value.Members?.Select(m => m.Name) ?? value.Items?.Select(i => i.Text ?? "") ?? []).Select(Names.Clean).Where(n => n.Length > 0);
+
+    private static string? Word(string? text) => text is { Length: > 0 and <= 40 } && !text.Contains(' ') ? text : null;
+
+    private static string? Family(string? platform) =>
+        platform?.Split('/') switch
+        {
+            [_, "amd64", ..] => "x86_64",
+            [_, "arm64", ..] => "aarch64",
+            [_, "arm", ..] => "armv7l",
+            _ => null,
+        };
+
+    /// <summary>A text with its variables replaced by their defaults; null when one has none. Two dollar signs stand for one (Compose specification, interpolation).</summary>
+    private static string? Settled(string text)
+    {
+        var settled = Variable()
+            .Replace(
+                text,
+                m =>
+                    m.Value == "$$" ? "\u0001"
+                    : m.Groups["default"].Success ? m.Groups["default"].Value
+                    : "\0"
+            );
+        return settled.Contains('\0') ? null : settled.Replace('\u0001', '$');
+    }
+
+    [GeneratedRegex(
+        @"\$\$|\$\{[A-Za-z_][A-Za-z0-9_]*(:?-(?<default>[^}]*)|:?[?+][^}]*)?\}|\$[A-Za-z_][A-Za-z0-9_]*",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
+    private static partial Regex Variable();
+
+    [GeneratedRegex(
+        @"^\s*(?<number>[0-9]+(\.[0-9]+)?)\s*(?<unit>[bkmg]?)b?\s*$",
+        RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase,
+        1_000
+    )]
+    private static partial Regex Amount();
+}
