@@ -80,8 +80,9 @@ internal static class ExportCommand
 
         Console.Write(
             json
-                ? JsonAnswers.Files(stacks.Select(g => (g.Name, $"{Names.Slug(g.Name)}/compose.yaml", ComposeFile.Of(g, lab.Book)))) + "\n"
-                : ComposeFile.Of(stacks.Count == 1 ? stacks[0].Name : lab.Name, stacks, lab.Book)
+                ? JsonAnswers.Files(stacks.Select(g => (g.Name, $"{Names.Slug(g.Name)}/compose.yaml", ComposeFile.Of(g, lab.Book, lab))))
+                    + "\n"
+                : ComposeFile.Of(stacks.Count == 1 ? stacks[0].Name : lab.Name, stacks, lab.Book, lab)
         );
         return 0;
     }

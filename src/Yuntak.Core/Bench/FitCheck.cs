@@ -22,12 +22,13 @@ public static class FitCheck
                 .Where(s => s.Guest.Id != guest.Id)
                 .Select(s => s.Guest.Id == guest.RunsIn ? Sizing.Of(lab, s.Guest) : s),
         ];
-        var placement = guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others);
+        var placement =
+            guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others, lab.Folders);
         // Devices of one host stay there when a guest goes to another, and with them what pins its memory.
         var stays = guest.Placement?.Host == host.Id;
         var placed = guest with { Placement = placement, RunsIn = null, Devices = stays ? guest.Devices : [] };
         var sizing = Sizing.Of(lab, placed);
-        var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing]);
+        var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing], assessment.Lab.Folders);
         return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
     }
 

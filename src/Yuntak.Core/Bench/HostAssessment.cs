@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
@@ -7,13 +8,13 @@ namespace Yuntak.Core.Bench;
 /// <summary>Everything worked out about one host.</summary>
 public sealed class HostAssessment
 {
-    internal HostAssessment(Host host, LabSettings settings, IReadOnlyList<Sizing> guests)
+    internal HostAssessment(Host host, LabSettings settings, IReadOnlyList<Sizing> guests, ValueList<SharedFolder> folders)
     {
         Host = host;
         Guests = guests;
         Memory = new MemoryBudget(host, settings, Bench.ReadCache.Of(host, settings), [.. guests.Select(g => new MemoryShare(g.Guest, g))]);
         Processor = new ProcessorBudget(host, settings, guests);
-        Pools = [.. host.Pools.Select(p => new PoolBudget(host, p, guests, settings))];
+        Pools = [.. host.Pools.Select(p => new PoolBudget(host, p, guests, settings, folders))];
     }
 
     /// <summary>The host.</summary>

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
@@ -10,12 +11,20 @@ namespace Yuntak.Core.Bench;
 /// <summary>A pool's room and what is claimed of it.</summary>
 public sealed class PoolBudget
 {
+    private readonly ValueList<SharedFolder> folders;
     private readonly Lazy<PoolRisk?> risk;
 
-    internal PoolBudget(Host host, Pool pool, IEnumerable<Sizing> guests, LabSettings? settings = null)
+    internal PoolBudget(
+        Host host,
+        Pool pool,
+        IEnumerable<Sizing> guests,
+        LabSettings? settings = null,
+        ValueList<SharedFolder> folders = default
+    )
     {
         Host = host;
         Pool = pool;
+        this.folders = folders;
         Disks = [.. host.DisksOf(pool)];
         List<Disk> parts = [.. host.PartsOf(pool)];
         Members = PoolMembers.Of(pool, parts);
@@ -38,6 +47,14 @@ public sealed class PoolBudget
                 claimed += taken;
                 claims.Add(($"{sizing.Guest.Name}, {what}", taken));
             }
+        }
+
+        foreach (var folder in Folders)
+        {
+            // Counted once, however many see it.
+            Promised += folder.Size;
+            claimed += folder.Size;
+            claims.Add(($"{folder.Name}, shared by {Numbers.Count(folder.Uses.Count, "guest")}", folder.Size));
         }
 
         Claimed = Figure.Of(
@@ -99,8 +116,26 @@ public sealed class PoolBudget
 
         if (guest.Guest.Placement?.BulkPool == Pool.Name)
         {
-            yield return ("bulk data", guest.Bulk, guest.AdvisedBulk.Value);
+            yield return ("bulk data", OwnBulk(guest, s => s.Bulk), OwnBulk(guest, s => s.AdvisedBulk.Value));
         }
+    }
+
+    /// <summary>The folders in it that several guests use.</summary>
+    public IEnumerable<SharedFolder> Folders => folders.Where(f => f.Host == Host.Id && f.Pool == Pool.Name);
+
+    /// <summary>Whether a guest's bulk data lies in a folder it shares with others, here or on another host.</summary>
+    private bool InFolder(GuestId guest) => folders.Any(f => f.Uses.Any(u => u.Guest == guest && u.InPlaceOfBulk));
+
+    /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders.</summary>
+    private ByteSize OwnBulk(Sizing guest, Func<Sizing, ByteSize> bulk)
+    {
+        if (folders.Count == 0)
+        {
+            return bulk(guest);
+        }
+
+        var shared = guest.Inner.Where(s => InFolder(s.Guest.Id)).Aggregate(ByteSize.Zero, (sum, s) => sum + bulk(s));
+        return InFolder(guest.Guest.Id) ? ByteSize.Zero : ByteSize.Max(ByteSize.Zero, bulk(guest) - shared);
     }
 
     /// <summary>The groups its disks make.</summary>

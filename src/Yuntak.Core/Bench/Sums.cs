@@ -19,7 +19,7 @@ public class Sums
         Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id], lab.HostOf(g)))];
         sizings = Guests.ToDictionary(s => s.Guest.Id);
         var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
-        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]]))];
+        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]], lab.Folders))];
         hosts = Hosts.ToDictionary(h => h.Host.Id);
     }
 

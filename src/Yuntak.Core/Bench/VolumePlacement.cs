@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
@@ -16,15 +17,20 @@ internal static class VolumePlacement
         return Choose(
             Sizing.Of(left, guest),
             host,
-            [.. left.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(left, g))]
+            [.. left.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(left, g))],
+            lab.Folders
         );
     }
 
     /// <summary>The same, where the guest and the others on the host are sized already.</summary>
-    internal static Placement Choose(Sizing sizing, Host host, IReadOnlyList<Sizing> others)
+    internal static Placement Choose(Sizing sizing, Host host, IReadOnlyList<Sizing> others, ValueList<SharedFolder> folders)
     {
         var before = sizing.Guest.Placement;
-        var pools = host.Pools.Select(p => new PoolBudget(host, p, others)).ToList();
+        // What stands in front of an array holds nothing for good, unless it is there for guests.
+        var pools = host
+            .Pools.Where(p => p.Tier is null or TierKind.Guests)
+            .Select(p => new PoolBudget(host, p, others, folders: folders))
+            .ToList();
         var system = Best(pools, sizing.SystemDisk + sizing.Scratch.Value, preferFlash: true, before?.SystemPool);
         if (sizing.Bulk == ByteSize.Zero)
         {

@@ -21,7 +21,7 @@ internal static class HouseholdServices
     public static readonly ValueList<Profile> All =
     [
         new(
-            "automation-hub",
+            ProfileBook.Hub,
             "automation hub",
             "Lights, heating, sensors and the rules between them.",
             Family.House,

@@ -8,6 +8,9 @@ public sealed class ProfileBook
     /// <summary>The id of the profile that stands between the house and the internet; several rules treat it apart.</summary>
     public const string Router = "router";
 
+    /// <summary>The id of the profile of lights, heating and sensors.</summary>
+    public const string Hub = "automation-hub";
+
     /// <summary>The id of the profile that is there to be broken.</summary>
     public const string TestMachine = "test-machine";
 

@@ -186,6 +186,12 @@ public sealed partial class Sizing
     /// <summary>The profile of the want that comes first: it lends the guest its family and its name on the lists.</summary>
     public Profile Leading => parts[0].Profile;
 
+    /// <summary>Whether it is there to be broken: it gets no autostart, no backup and no restore.</summary>
+    public bool IsThrowAway => parts.TrueForAll(p => p.Profile.Id == ProfileBook.TestMachine);
+
+    /// <summary>Whether it is a ready-made machine with a system of its own that nobody logs into: a hub, a router.</summary>
+    public bool IsAppliance => IsMachine && parts.TrueForAll(p => p.Profile.Id is ProfileBook.Hub or ProfileBook.Router);
+
     /// <summary>All profiles the guest follows.</summary>
     public IEnumerable<Profile> Profiles => parts.Select(p => p.Profile);
 

@@ -25,14 +25,16 @@ public static class ComposeFile
     /// <summary>The file of one app stack.</summary>
     /// <param name="guest">The app stack.</param>
     /// <param name="book">The profiles of its lab.</param>
-    public static string Of(Guest guest, ProfileBook book) => Of(guest.Name, [guest], book);
+    /// <param name="lab">The lab, which says where its pools are mounted; without it they are taken to be below their names.</param>
+    public static string Of(Guest guest, ProfileBook book, Lab? lab = null) => Of(guest.Name, [guest], book, lab);
 
     /// <summary>One file with a service for each app stack.</summary>
     /// <param name="project">The project's name.</param>
     /// <param name="stacks">The app stacks; others are passed over.</param>
     /// <param name="book">The profiles of their lab.</param>
-    public static string Of(string project, IEnumerable<Guest> stacks, ProfileBook book) =>
-        YamlTreeWriter.Write(Tree(project, [.. stacks], book));
+    /// <param name="lab">The lab, which says where its pools are mounted; without it they are taken to be below their names.</param>
+    public static string Of(string project, IEnumerable<Guest> stacks, ProfileBook book, Lab? lab = null) =>
+        YamlTreeWriter.Write(Tree(project, [.. stacks], book, lab));
 
     /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
     public static string ImageVariable(string guestName)
@@ -49,13 +51,13 @@ public static class ComposeFile
         ["armv7l"] = "linux/arm/v7",
     };
 
-    private static JsonObject Tree(string project, IReadOnlyList<Guest> stacks, ProfileBook book)
+    private static JsonObject Tree(string project, IReadOnlyList<Guest> stacks, ProfileBook book, Lab? lab)
     {
         var services = new JsonObject();
         foreach (var guest in stacks.Where(g => g.Kind == GuestKind.AppStack))
         {
             var name = Names.IdFrom(guest.Name, services.Select(s => s.Key));
-            services[name] = Service(guest, name, book);
+            services[name] = Service(guest, name, book, lab);
         }
 
         // A project's name begins with a letter or digit and holds no spaces.
@@ -71,7 +73,7 @@ public static class ComposeFile
         return file;
     }
 
-    private static JsonObject Service(Guest guest, string name, ProfileBook book)
+    private static JsonObject Service(Guest guest, string name, ProfileBook book, Lab? lab)
     {
         var sizing = Sizing.Of(guest, book);
         var service = new JsonObject
@@ -96,7 +98,8 @@ public static class ComposeFile
             },
         };
         List<FolderMount> folders = [.. guest.Folders];
-        if (BulkFolder(guest, sizing) is { } bulk)
+        var bulk = BulkFolder(guest, sizing, lab);
+        if (bulk is not null)
         {
             folders.Add(new FolderMount(bulk, BulkInside));
         }
@@ -137,12 +140,12 @@ public static class ComposeFile
             service["ports"] = new JsonArray([.. ports.SelectMany(Ports)]);
         }
 
-        service[Extension] = Plan(guest, sizing);
+        service[Extension] = Plan(guest, bulk is not null);
         return service;
     }
 
     /// <summary>What the specification has no words for, so that the stack comes back as it was when the file is read.</summary>
-    private static JsonObject Plan(Guest guest, Sizing sizing)
+    private static JsonObject Plan(Guest guest, bool withBulk)
     {
         var plan = new JsonObject
         {
@@ -176,7 +179,7 @@ public static class ComposeFile
             plan["ports-said"] = true;
         }
 
-        if (BulkFolder(guest, sizing) is not null)
+        if (withBulk)
         {
             plan["bulk-folder"] = true;
         }
@@ -185,10 +188,11 @@ public static class ComposeFile
     }
 
     /// <summary>The folder of a stack's bulk data outside: in the guest that runs it, or in its pool of the host. Null where it has none, or a folder of its own shows it already.</summary>
-    private static string? BulkFolder(Guest guest, Sizing sizing) =>
+    private static string? BulkFolder(Guest guest, Sizing sizing, Lab? lab) =>
         sizing.Bulk == ByteSize.Zero || guest.Folders.Any(f => f.ContainerPath == BulkInside) ? null
         : guest.RunsIn is not null ? $"/srv/data/{Names.Slug(guest.Name)}"
-        : guest.Placement?.BulkPool is { } pool ? $"/{Names.Slug(pool)}/{Names.Slug(guest.Name)}"
+        : guest.Placement is { BulkPool: { } pool } place
+            ? $"{lab?.Host(place.Host)?.PoolNamed(pool)?.MountedAt ?? $"/{Names.Slug(pool)}"}/{Names.Slug(guest.Name)}"
         : null;
 
     /// <summary>Whole mebibytes, rounded up, as the specification's «M» counts them.</summary>

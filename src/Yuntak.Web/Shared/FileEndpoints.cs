@@ -88,7 +88,7 @@ internal static class FileEndpoints
         var lab = (await store.HeadAsync(Pointer.Draft)).Lab;
         var found = lab.Guest(new GuestId(guest));
         return found?.Kind == GuestKind.AppStack
-            ? Download(ComposeFile.Of(found, lab.Book), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml")
+            ? Download(ComposeFile.Of(found, lab.Book, lab), "application/yaml", $"{Names.Slug(found.Name)}-compose.yaml")
             : Results.NotFound();
     }
 

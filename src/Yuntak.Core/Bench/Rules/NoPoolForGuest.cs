@@ -26,9 +26,13 @@ internal sealed class NoPoolForGuest : IRule
         from guest in host.Guests
         let placement = guest.Guest.Placement
         let homeless = host.Pool(placement.SystemPool) is null
-        let bulkless = guest.Bulk.Bytes > 0 && host.Pool(placement.BulkPool) is null
+        let bulkless = guest.Bulk.Bytes > 0
+            && !lab.Lab.Folders.Any(f => f.Uses.Any(u => u.Guest == guest.Guest.Id && u.InPlaceOfBulk))
+            && host.Pool(placement.BulkPool) is null
         where homeless || bulkless
-        select Info.On(
+        // An amount that is only advised is asked after; one that was said has to lie somewhere.
+        let severity = homeless || guest.Guest.Overrides.Bulk is not null ? Severity.Stop : Severity.Mind
+        select (Info with { Severity = severity }).On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} has nowhere to keep its {(homeless ? "disk" : "bulk data")}",
             host.Pools.Count == 0

@@ -22,5 +22,10 @@ internal static class DisksRules
         new NamesDiffer(),
         new GuestDisksOnParity(),
         new SameBatch(),
+        new FolderNowhere(),
+        new FolderNotBackedUp(),
+        new LandingUnprotected(),
+        new TierTooSmall(),
+        new TierServesNothing(),
     ];
 }

@@ -123,7 +123,8 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
             yield return (LifeStage.DevicesAttached, new AttachDevices(id, host, needs, guest.Devices, guest.Kind == GuestKind.Machine));
         }
 
-        if (sizing.Bulk > ByteSize.Zero)
+        // A ready-made appliance keeps its data on its own system disk; there is no shell in it to mount anything with.
+        if (sizing.Bulk > ByteSize.Zero && !sizing.IsAppliance)
         {
             yield return (
                 LifeStage.MountsIn,
@@ -132,12 +133,21 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         }
 
         yield return (LifeStage.ServiceIn, new SetUpService(id, host, [.. sizing.Profiles.Select(p => p.Id)]));
-        yield return (
-            LifeStage.AutostartSet,
-            new SetAutostart(id, host, sizing.Profiles.Min(p => p.StartOrder), guest.Kind == GuestKind.AppStack)
-        );
-        yield return (LifeStage.FirstBackup, new FirstBackup(id, host, sizing.SystemDisk, sizing.Bulk));
-        yield return (LifeStage.RestoreTried, new TryRestore(id, host));
+        if (!sizing.IsThrowAway)
+        {
+            yield return (
+                LifeStage.AutostartSet,
+                new SetAutostart(id, host, sizing.Profiles.Min(p => p.StartOrder), guest.Kind == GuestKind.AppStack)
+            );
+        }
+
+        // What runs inside another guest is backed up with it.
+        if (!sizing.IsThrowAway && guest.RunsIn is null)
+        {
+            yield return (LifeStage.FirstBackup, new FirstBackup(id, host, sizing.SystemDisk, sizing.Bulk));
+            yield return (LifeStage.RestoreTried, new TryRestore(id, host));
+        }
+
         yield return (LifeStage.InService, new PutInService(id, host));
     }
 }

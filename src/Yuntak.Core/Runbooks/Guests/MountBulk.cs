@@ -57,7 +57,7 @@ internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, st
             : new(
                 "Hand the bulk folder in from the host",
                 [
-                    new("on the host", ShellText.Quoted($"/{Pool ?? "pool"}/{slug}"), Literal: true),
+                    new("on the host", ShellText.Quoted($"{Place(plan)}/{slug}"), Literal: true),
                     new("room set aside", Size.ToString()),
                     new("network shares", "mount them on the host; an unprivileged container may not"),
                 ],
@@ -66,4 +66,7 @@ internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, st
                 "Take the folder away again."
             );
     }
+
+    /// <summary>Where the pool is mounted on the host: as was read or said, else below its name.</summary>
+    private string Place(Plan plan) => plan.Host(Host)?.PoolNamed(Pool)?.MountedAt ?? $"/{Names.Slug(Pool ?? "pool")}";
 }

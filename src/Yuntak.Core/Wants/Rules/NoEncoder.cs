@@ -25,9 +25,9 @@ internal sealed class NoEncoder : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
-        where host.Host.Hardware.Functions.Count > 0
+        where host.Host.Hardware.Functions.Count > 0 || host.Host.Encoder == EncoderClass.None
         from use in EncoderUse.Of(host)
-        where use.Cards.Count == 0
+        where use.Cards.Count == 0 && use.Class is null or EncoderClass.None
         from guest in use.Guests
         select Info.On(
             Subject.Of(guest.Guest),

@@ -163,6 +163,38 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
             then: Back(host, "pool", name)
         );
 
+    /// <summary>Shares a folder of a pool between guests.</summary>
+    public Task<IActionResult> OnPostShareAsync(
+        string host,
+        string pool,
+        string name,
+        string size,
+        string path,
+        string[] guest,
+        string[] writes,
+        string? owner
+    ) =>
+        ChangeAsync(
+            lab =>
+                guest.Length == 0
+                    ? throw new Refused("Say which guests use the folder.")
+                    : FolderEdits.Add(
+                        new SharedFolder(
+                            name,
+                            new HostId(host),
+                            pool,
+                            Typed.Size(size, "What is in it", Prefixes.Decimal, "GB"),
+                            [.. guest.Distinct().Select(g => new FolderUse(new GuestId(g), path.Trim(), writes.Contains(g)))],
+                            string.IsNullOrEmpty(owner) ? null : new GuestId(owner)
+                        )
+                    )(lab),
+            then: Back(host, "pool", pool)
+        );
+
+    /// <summary>Shares a folder no longer.</summary>
+    public Task<IActionResult> OnPostUnshareAsync(string host, string pool, string folder) =>
+        ChangeAsync(FolderEdits.Remove(folder), then: Back(host, "pool", pool));
+
     /// <summary>Takes a pool apart.</summary>
     public Task<IActionResult> OnPostApartAsync(string host, string pool) =>
         ChangeAsync(HostEdits.RemovePool(new HostId(host), pool), then: "/Disks");

@@ -13,7 +13,7 @@ public sealed class PoolForm
     /// <summary>What some members are called in the form.</summary>
     private static readonly Dictionary<string, string> Called = new(StringComparer.Ordinal) { ["already-used"] = "used" };
 
-    private static readonly string[] Boxes = ["thin", "spare-ready"];
+    private static readonly string[] Boxes = ["thin", "spare-ready", "kept-as-found"];
 
     private readonly FormFields fields;
     private readonly IReadOnlyList<string> takes;
