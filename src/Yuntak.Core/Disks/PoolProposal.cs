@@ -52,6 +52,7 @@ public static class PoolProposal
                             found.Family,
                             disks,
                             found.Used ?? default,
+                            KeptAsFound: OthersReadIt(host, disks),
                             MountedAt: found.MountedAt,
                             Size: found.Size
                         )
@@ -62,6 +63,12 @@ public static class PoolProposal
 
         return [.. pools];
     }
+
+    /// <summary>Whether a disk holds a format that desktops of other makes read: it is kept as it was found.</summary>
+    private static bool OthersReadIt(Host host, ValueList<string> disks) =>
+        disks.Count == 1
+        && host.Disks.First(d => d.Id == disks[0]) is { Holds.Count: > 0 } disk
+        && disk.Holds.All(h => h is "ntfs" or "exfat" or "vfat" or "hfsplus" or "udf");
 
     /// <summary>The pool under a name that is free.</summary>
     private static Pool Named(List<Pool> pools, Pool pool)

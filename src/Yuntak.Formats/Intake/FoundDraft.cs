@@ -84,7 +84,9 @@ internal sealed class FoundDraft
                 array.Parts.Count > 0 ? array.Parts.Select(Device).OfType<BlockDevice>().ToList()
                 : device is null ? []
                 : [device];
-            var mounts = MountsOn(d => d.Name == array.Device || d.Parents.Contains(array.Device)).ToList();
+            var mounts = Mounts
+                .Items.Where(m => Bare(m.Source) == "/dev/" + array.Device || Device(m.Source)?.Parents.Contains(array.Device) == true)
+                .ToList();
             yield return Of(Called(mounts, array.Device), array.Layout, PoolFamily.BlockArray, Ids(parts, byName), mounts, array.Missing);
         }
 
@@ -191,6 +193,9 @@ internal sealed class FoundDraft
 
     private static string Called(List<Mount> mounts, string otherwise) =>
         mounts.Where(IsData).Select(m => LastPart(m.Target)).FirstOrDefault(n => n is not null) ?? otherwise;
+
+    /// <summary>A source without the folder in brackets that a bind mount shows.</summary>
+    private static string Bare(string source) => source.Split('[')[0];
 
     private static string? LastPart(string path) => Names.Slug(path.Split('/')[^1]) is { Length: > 0 } name ? name : null;
 

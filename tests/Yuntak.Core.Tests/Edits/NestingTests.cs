@@ -133,7 +133,7 @@ public class NestingTests
 
                 foreach (var outer in assessment.Guests.Where(g => g.Inner.Count > 0))
                 {
-                    var alone = Sizing.Of(outer.Guest, lab.Book);
+                    var alone = Sizing.Of(lab with { Guests = [.. lab.Guests.Where(g => g.RunsIn != outer.Guest.Id)] }, outer.Guest);
                     outer.BusyCores.Value.ShouldBe(alone.BusyCores.Value + outer.Inner.Sum(s => s.BusyCores.Value), 1e-6);
                     outer.Scratch.Value.Bytes.ShouldBe(alone.Scratch.Value.Bytes + outer.Inner.Sum(s => s.Scratch.Value.Bytes));
                 }

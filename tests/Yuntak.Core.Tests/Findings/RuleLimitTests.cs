@@ -70,6 +70,15 @@ public partial class RuleLimitTests
         ["disks.fills-soon"] = (Hair, x => Growing(6.3, x, FillsSoon.Quarter)),
         ["disks.left-over"] = (Hair, x => Pool(PoolLayout.Parity1, [1, 1, (1 + (2 * x)) / (1 - x)])),
         ["disks.thin-promised"] = (Hair, Promised),
+        ["disks.tier-too-small"] = (
+            Hair,
+            x =>
+                Pool(
+                    PoolLayout.Mirror,
+                    [2, 2],
+                    p => p with { Tier = TierKind.Landing, Serves = "clay", WrittenBetweenMoves = ByteSize.Rounded(x * 2e12 / 1.5) }
+                )
+        ),
         ["disks.same-batch/disks"] = (1, x => Batch((int)x, 3, 0)),
         ["disks.same-batch/years"] = (Hair, x => Batch(4, x, 0)),
         ["disks.same-batch/hours"] = (Hair, x => Batch(4, 3, x)),

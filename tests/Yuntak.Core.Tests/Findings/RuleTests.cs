@@ -212,6 +212,26 @@ public class RuleTests
                     .WithGuestOn(machine, "kiln")
             },
             {
+                "wants.packaging-not-offered",
+                Small
+                    .Lab(kiln with { Type = HostType.Server })
+                    .WithGuestOn(
+                        Small.Guest("music", "music", GuestKind.SystemContainer) with
+                        {
+                            Folders = [new FolderMount("/srv/m", "/m")],
+                        },
+                        "kiln"
+                    )
+            },
+            { "disks.folder-nowhere", Sharing("attic", "notes") },
+            { "disks.folder-not-backed-up", Sharing("ember", "notes") },
+            { "disks.landing-unprotected", Small.Lab(WithPool(kiln, p => p with { Tier = TierKind.Landing, Serves = "clay" }) with { }) },
+            {
+                "disks.tier-too-small",
+                Small.Lab(WithPool(kiln, p => p with { Tier = TierKind.Landing, WrittenBetweenMoves = ByteSize.FromTB(7) }))
+            },
+            { "disks.tier-serves-nothing", Small.Lab(WithPool(both, p => p.Name == "local" ? p with { Tier = TierKind.ReadCache } : p)) },
+            {
                 "disks.same-batch",
                 Small.Lab(
                     Pooled(
@@ -298,11 +318,13 @@ public class RuleTests
         "disks.full-soon",
         "disks.guest-disks-on-parity",
         "disks.key-not-kept",
+        "disks.landing-unprotected",
         "disks.left-over",
         "disks.mixed-kinds",
         "disks.same-batch",
         "disks.thin-parity",
         "disks.thin-promised",
+        "disks.tier-too-small",
         "disks.usb-in-parity",
         "kit.boot-from-stick",
         "kit.disk-failing",
@@ -442,6 +464,16 @@ public class RuleTests
         {
             Disks = [.. host.Disks, .. disks],
             Pools = [new Pool("vault", layout, family, [.. disks.Select(d => d.Id)])],
+        };
+
+    /// <summary>A guest that uses a folder of a pool, which may not be there.</summary>
+    private static Lab Sharing(string pool, string guest) =>
+        Small.Lab(Small.Host("kiln")).WithGuestOn(Small.Guest("notes"), "kiln") with
+        {
+            Folders =
+            [
+                new SharedFolder("films", new HostId("kiln"), pool, ByteSize.FromGB(100), [new FolderUse(new GuestId(guest), "/films")]),
+            ],
         };
 
     private static Host WithPool(Host host, Func<Pool, Pool> change) => host with { Pools = host.Pools.Change(_ => true, change) };

@@ -42,7 +42,7 @@ public class RunbookTests
     [Trade]
     public void A_machine_lives_through_its_stages_in_order()
     {
-        var draft = Hosts.WithGuestOn(Small.Guest("hearth", "automation-hub"), "kiln");
+        var draft = Hosts.WithGuestOn(Small.Guest("pressbook", "file-cloud"), "kiln");
         var steps = RunbookBuilder.Build(Hosts, draft).Sections.Single().Steps.Select(s => s.Act.Type).ToList();
 
         steps.ShouldBe([

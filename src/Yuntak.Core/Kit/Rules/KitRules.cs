@@ -9,7 +9,6 @@ internal static class KitRules
     public static readonly IReadOnlyList<IRule> All =
     [
         new VirtualisationOff(),
-        new PackagingNotOffered(),
         new RouterNeedsTwoPorts(),
         new GuestsOnBootDisk(),
         new OldDisk(),

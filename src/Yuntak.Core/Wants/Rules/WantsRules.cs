@@ -15,6 +15,7 @@ internal static class WantsRules
         new ProcessorsShort(),
         new PinnedCannotShrink(),
         new MemoryStarved(),
+        new PackagingNotOffered(),
         new MemoryGenerous(),
         new LatestTag(),
         new ScratchOnSpinning(),

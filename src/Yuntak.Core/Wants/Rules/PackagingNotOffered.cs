@@ -6,7 +6,7 @@ using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 
-namespace Yuntak.Core.Kit.Rules;
+namespace Yuntak.Core.Wants.Rules;
 
 /// <summary>A guest is packaged in a way that the kind of its host runs.</summary>
 internal sealed class PackagingNotOffered : IRule
@@ -14,9 +14,9 @@ internal sealed class PackagingNotOffered : IRule
     /// <inheritdoc/>
     public RuleInfo Info { get; } =
         new(
-            "kit.packaging-not-offered",
+            "wants.packaging-not-offered",
             Severity.Mind,
-            Station.Kit,
+            Station.Wants,
             Says: "A guest is packaged in a way that the kind of its host runs: a plain server runs app stacks and machines, a single board app stacks and system containers.",
             Because: "What a host's system does not bring has to be built by hand, and its updates do not know of it.",
             Source: Source.CommonPractice
