@@ -1,7 +1,7 @@
 namespace Yuntak.Core.Labs;
 
 /// <summary>What each sort of video encoder does, for when nobody measured it; from memory.</summary>
-public static class EncoderClasses
+internal static class EncoderClasses
 {
     /// <summary>What a sort of encoder does, in Mpx/s.</summary>
     public static double Megapixels(this EncoderClass encoder) =>

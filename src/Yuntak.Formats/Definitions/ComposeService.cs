@@ -31,13 +31,13 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
                 return Said(
                     guest with
                     {
-                        Restart = value.Text == ComposeFile.UsualRestart ? null : Word(value.Text),
+                        Restart = value.Text == ComposeFile.UsualRestart ? null : ComposeText.Word(value.Text),
                     },
                     line,
                     $"started again: {value.Text}"
                 );
             case "platform":
-                return Said(guest with { MadeFor = Family(value.Text) }, line, $"made for {value.Text}");
+                return Said(guest with { MadeFor = ComposeText.Family(value.Text) }, line, $"made for {value.Text}");
             case "ports":
                 return Ports(guest, line, value);
             case "expose":
@@ -140,7 +140,7 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
 
     private Guest Image(Guest guest, int line, string? text)
     {
-        var image = text is null ? null : Settled(text);
+        var image = text is null ? null : ComposeText.Settled(text);
         if (image is null)
         {
             log.Left(line, $"line {line}: the image hangs on a variable whose value is not here: name it at the guest");
@@ -163,7 +163,7 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
                     .Select(m => m.Value.Text)
                     .FirstOrDefault()
                 : item.Text;
-            if (text is null || PortOf(Settled(text) ?? "") is not { } port)
+            if (text is null || ComposeText.PortOf(ComposeText.Settled(text) ?? "") is not { } port)
             {
                 log.Left(item.Line, $"line {item.Line}: port «{Names.Short(item.Text)}»: a range, or hung on a variable; not read");
             }
@@ -185,22 +185,13 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         };
     }
 
-    private static int? PortOf(string text)
-    {
-        var parts = text.Split('/')[0].Split(':');
-        var outer = parts.Length > 1 ? parts[^2] : parts[0];
-        return int.TryParse(outer, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= 65_535
-            ? port
-            : null;
-    }
-
     private Guest Volumes(Guest guest, INode value)
     {
         foreach (var item in value.Items ?? [])
         {
-            var (source, target, readOnly) = item.Members is { } members ? Long(members) : Short(item.Text);
-            source = source is null ? null : Settled(source);
-            target = target is null ? null : Settled(target);
+            var (source, target, readOnly) = item.Members is { } members ? ComposeText.Long(members) : ComposeText.Short(item.Text);
+            source = source is null ? null : ComposeText.Settled(source);
+            target = target is null ? null : ComposeText.Settled(target);
             if (source is null || target is null || !target.StartsWith('/'))
             {
                 log.Left(
@@ -214,7 +205,7 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
             var path =
                 source.StartsWith('/') ? source
                 : source.StartsWith('~') ? "/root" + source[1..]
-                : source.StartsWith('.') ? Joined(home, source)
+                : source.StartsWith('.') ? ComposeText.Joined(home, source)
                 : $"{home}/{source}";
             log.Read(
                 item.Line,
@@ -229,39 +220,6 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         }
 
         return guest;
-    }
-
-    /// <summary>A folder beside the file, without the dots.</summary>
-    private static string Joined(string home, string relative)
-    {
-        List<string> parts = [.. home.Split('/')];
-        foreach (var part in relative.Split('/'))
-        {
-            if (part == ".." && parts.Count > 1)
-            {
-                parts.RemoveAt(parts.Count - 1);
-            }
-            else if (part is not ("." or ".." or ""))
-            {
-                parts.Add(part);
-            }
-        }
-
-        return parts.Count > 1 ? string.Join('/', parts) : "/";
-    }
-
-    private static (string? Source, string? Target, bool ReadOnly) Long(IReadOnlyList<(string Name, int Line, INode Value)> members)
-    {
-        string? At(string name) => members.Where(m => m.Name == name).Select(m => m.Value.Text).FirstOrDefault();
-        return (At("source"), At("target"), At("read_only") == "true");
-    }
-
-    private static (string? Source, string? Target, bool ReadOnly) Short(string? text)
-    {
-        var parts = text?.Split(':') ?? [];
-        return parts.Length < 2
-            ? (null, parts.Length == 1 ? parts[0] : null, false)
-            : (parts[0], parts[1], parts.Length > 2 && parts[2].Split(',').Contains("ro"));
     }
 
     private Guest Variables(Guest guest, int line, INode value)
@@ -328,32 +286,10 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         return guest;
     }
 
-    private Guest Memory(Guest guest, int line, string? text)
-    {
-        // «512m», «2g», «1073741824b», or bytes alone (Compose specification, specifying byte values: binary steps).
-        var match = Amount().Match(text ?? "");
-        if (
-            !match.Success
-            || !double.TryParse(match.Groups["number"].Value, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)
-        )
-        {
-            return Passed(guest, line, $"memory «{text}»");
-        }
-
-        var bytes =
-            number
-            * Math.Pow(1024, "bkmg".IndexOf(match.Groups["unit"].Value is { Length: > 0 } unit ? char.ToLowerInvariant(unit[0]) : 'b'));
-        return bytes >= 1 && bytes <= ByteSize.LargestEntered.Bytes
-            ? Said(
-                guest with
-                {
-                    Overrides = guest.Overrides with { Memory = ByteSize.Rounded(bytes) },
-                },
-                line,
-                $"at most {ByteSize.Rounded(bytes)} of memory"
-            )
+    private Guest Memory(Guest guest, int line, string? text) =>
+        ComposeText.Bytes(text) is { } size
+            ? Said(guest with { Overrides = guest.Overrides with { Memory = size } }, line, $"at most {size} of memory")
             : Passed(guest, line, $"memory «{text}»");
-    }
 
     private Guest Processors(Guest guest, int line, string? text) =>
         double.TryParse(text, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var cpus) && cpus is > 0 and <= 4096
@@ -368,43 +304,4 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
 
     private static IEnumerable<string> NamesOf(INode value) =>
         (value.Members?.Select(m => m.Name) ?? value.Items?.Select(i => i.Text ?? "") ?? []).Select(Names.Clean).Where(n => n.Length > 0);
-
-    private static string? Word(string? text) => text is { Length: > 0 and <= 40 } && !text.Contains(' ') ? text : null;
-
-    private static string? Family(string? platform) =>
-        platform?.Split('/') switch
-        {
-            [_, "amd64", ..] => "x86_64",
-            [_, "arm64", ..] => "aarch64",
-            [_, "arm", ..] => "armv7l",
-            _ => null,
-        };
-
-    /// <summary>A text with its variables replaced by their defaults; null when one has none. Two dollar signs stand for one (Compose specification, interpolation).</summary>
-    private static string? Settled(string text)
-    {
-        var settled = Variable()
-            .Replace(
-                text,
-                m =>
-                    m.Value == "$$" ? "\u0001"
-                    : m.Groups["default"].Success ? m.Groups["default"].Value
-                    : "\0"
-            );
-        return settled.Contains('\0') ? null : settled.Replace('\u0001', '$');
-    }
-
-    [GeneratedRegex(
-        @"\$\$|\$\{[A-Za-z_][A-Za-z0-9_]*(:?-(?<default>[^}]*)|:?[?+][^}]*)?\}|\$[A-Za-z_][A-Za-z0-9_]*",
-        RegexOptions.ExplicitCapture,
-        1_000
-    )]
-    private static partial Regex Variable();
-
-    [GeneratedRegex(
-        @"^\s*(?<number>[0-9]+(\.[0-9]+)?)\s*(?<unit>[bkmg]?)b?\s*$",
-        RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase,
-        1_000
-    )]
-    private static partial Regex Amount();
 }

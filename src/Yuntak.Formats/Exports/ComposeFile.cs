@@ -188,12 +188,17 @@ public static class ComposeFile
     }
 
     /// <summary>The folder of a stack's bulk data outside: in the guest that runs it, or in its pool of the host. Null where it has none, or a folder of its own shows it already.</summary>
-    private static string? BulkFolder(Guest guest, Sizing sizing, Lab? lab) =>
-        sizing.Bulk == ByteSize.Zero || guest.Folders.Any(f => f.ContainerPath == BulkInside) ? null
-        : guest.RunsIn is not null ? $"/srv/data/{Names.Slug(guest.Name)}"
-        : guest.Placement is { BulkPool: { } pool } place
-            ? $"{lab?.Host(place.Host)?.PoolNamed(pool)?.MountedAt ?? $"/{Names.Slug(pool)}"}/{Names.Slug(guest.Name)}"
-        : null;
+    private static string? BulkFolder(Guest guest, Sizing sizing, Lab? lab)
+    {
+        var slug = Names.Slug(guest.Name);
+        var folder =
+            sizing.Bulk == ByteSize.Zero ? null
+            : guest.RunsIn is not null ? $"/srv/data/{slug}"
+            : guest.Placement is { BulkPool: { } pool } place
+                ? $"{lab?.Host(place.Host)?.PoolNamed(pool)?.MountedAt ?? $"/{Names.Slug(pool)}"}/{slug}"
+            : null;
+        return guest.Folders.Any(f => f.ContainerPath == BulkInside || f.HostPath == folder) ? null : folder;
+    }
 
     /// <summary>Whole mebibytes, rounded up, as the specification's «M» counts them.</summary>
     private static string Mebibytes(ByteSize size) =>

@@ -32,6 +32,8 @@ internal static class FoundLayout
         {
             var best = Candidates
                 .Where(l => l != PoolLayout.StripedMirrors || (disks.Count >= 4 && disks.Count % 2 == 0))
+                // Parity over so few disks keeps no more than copies do, and nobody makes it.
+                .Where(l => l.StripedParity() == 0 || disks.Count > l.StripedParity() + 1)
                 .Select(l => (Layout: l, Room: PoolRoom.Of(l, PoolFamily.CopyOnWrite, disks).AfterReserve))
                 .Where(c => c.Room > ByteSize.Zero)
                 .Select(c => (c.Layout, Off: Math.Abs(1 - c.Room.ShareOf(shown).Value)))

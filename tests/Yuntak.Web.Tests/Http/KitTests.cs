@@ -132,7 +132,8 @@ public sealed class KitTests : IAsyncLifetime
         var refused = await site.Send(fresh, "#accept");
         refused.QuerySelector(".refusal")!.TextContent.ShouldContain("already a host called kiln");
         var taken = await site.Send(refused, "#accept", ("name", "second"));
-        taken.QuerySelector("#kit-board-second")!.TextContent.ShouldContain("AI stick");
+        taken.QuerySelector("h1")!.TextContent.ShouldBe("What runs on second?");
+        (await site.Get("/Kit")).QuerySelector("#kit-board-second")!.TextContent.ShouldContain("AI stick");
     }
 
     [Fact]

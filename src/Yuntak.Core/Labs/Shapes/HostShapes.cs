@@ -81,32 +81,6 @@ public static class HostShapes
                 : [],
     };
 
-    private static readonly Shape<ReadinessCheck> Check = new(
-        "ticked line",
-        new ReadinessCheck("", default),
-        Of<ReadinessCheck>.Always("item", nameof(ReadinessCheck.Item), "line", Text, "", c => c.Item, (c, v) => c with { Item = v }),
-        Of<ReadinessCheck>.Always("on", nameof(ReadinessCheck.On), "day", Codecs.Day, default, c => c.On, (c, v) => c with { On = v })
-    );
-
-    private static readonly Shape<FactNote> Note = new(
-        "note",
-        new FactNote("", Origin.Entered, ""),
-        Of<FactNote>.Always("fact", nameof(FactNote.Fact), "fact", Text, "", n => n.Fact, (n, v) => n with { Fact = v }),
-        Of<FactNote>.Always(
-            "origin",
-            nameof(FactNote.Origin),
-            "origin",
-            Codecs.Word(LabWords.Origins),
-            Origin.Entered,
-            n => n.Origin,
-            (n, v) => n with { Origin = v }
-        ),
-        Of<FactNote>
-            .Value("text", nameof(FactNote.Text), "text", Codecs.Text(), "", n => n.Text, (n, v) => n with { Text = v })
-            .LeftOutWhen((_, _) => false),
-        Of<FactNote>.Maybe("on", nameof(FactNote.On), "day", Codecs.Day, n => n.On, (n, v) => n with { On = v })
-    );
-
     /// <summary>A host. Memory, processor, network ports, disks and pools are work when they differ; the rest is only known of it.</summary>
     public static readonly Shape<Host> Host = new(
         "host",
@@ -316,14 +290,22 @@ public static class HostShapes
             "checks",
             "Facts.Checks",
             "ticked line",
-            () => Check,
+            () => HostNoteShapes.Check,
             c => c.Item,
             h => h.Checks,
             (h, v) => h with { Checks = v }
         )
             .IsSilent()
             .IsKnown(),
-        new Parts<Host, FactNote>("notes", "Facts.Notes", "note", () => Note, n => n.Fact, h => h.Notes, (h, v) => h with { Notes = v })
+        new Parts<Host, FactNote>(
+            "notes",
+            "Facts.Notes",
+            "note",
+            () => HostNoteShapes.Note,
+            n => n.Fact,
+            h => h.Notes,
+            (h, v) => h with { Notes = v }
+        )
             .IsSilent()
             .IsKnown()
     )

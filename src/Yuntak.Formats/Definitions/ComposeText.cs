@@ -1,0 +1,108 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Formats.Definitions;
+
+/// <summary>How values are written in a Compose file: ports, folders, amounts, variables.</summary>
+internal static partial class ComposeText
+{
+    public static int? PortOf(string text)
+    {
+        var parts = text.Split('/')[0].Split(':');
+        var outer = parts.Length > 1 ? parts[^2] : parts[0];
+        return int.TryParse(outer, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= 65_535
+            ? port
+            : null;
+    }
+
+    /// <summary>A folder beside the file, without the dots.</summary>
+    public static string Joined(string home, string relative)
+    {
+        List<string> parts = [.. home.Split('/')];
+        foreach (var part in relative.Split('/'))
+        {
+            if (part == ".." && parts.Count > 1)
+            {
+                parts.RemoveAt(parts.Count - 1);
+            }
+            else if (part is not ("." or ".." or ""))
+            {
+                parts.Add(part);
+            }
+        }
+
+        return parts.Count > 1 ? string.Join('/', parts) : "/";
+    }
+
+    public static (string? Source, string? Target, bool ReadOnly) Long(IReadOnlyList<(string Name, int Line, INode Value)> members)
+    {
+        string? At(string name) => members.Where(m => m.Name == name).Select(m => m.Value.Text).FirstOrDefault();
+        return (At("source"), At("target"), At("read_only") == "true");
+    }
+
+    public static (string? Source, string? Target, bool ReadOnly) Short(string? text)
+    {
+        var parts = text?.Split(':') ?? [];
+        return parts.Length < 2
+            ? (null, parts.Length == 1 ? parts[0] : null, false)
+            : (parts[0], parts[1], parts.Length > 2 && parts[2].Split(',').Contains("ro"));
+    }
+
+    public static string? Word(string? text) => text is { Length: > 0 and <= 40 } && !text.Contains(' ') ? text : null;
+
+    public static string? Family(string? platform) =>
+        platform?.Split('/') switch
+        {
+            [_, "amd64", ..] => "x86_64",
+            [_, "arm64", ..] => "aarch64",
+            [_, "arm", ..] => "armv7l",
+            _ => null,
+        };
+
+    /// <summary>A text with its variables replaced by their defaults; null when one has none. Two dollar signs stand for one (Compose specification, interpolation).</summary>
+    public static string? Settled(string text)
+    {
+        var settled = Variable()
+            .Replace(
+                text,
+                m =>
+                    m.Value == "$$" ? "\u0001"
+                    : m.Groups["default"].Success ? m.Groups["default"].Value
+                    : "\0"
+            );
+        return settled.Contains('\0') ? null : settled.Replace('\u0001', '$');
+    }
+
+    [GeneratedRegex(
+        @"\$\$|\$\{[A-Za-z_][A-Za-z0-9_]*(:?-(?<default>[^}]*)|:?[?+][^}]*)?\}|\$[A-Za-z_][A-Za-z0-9_]*",
+        RegexOptions.ExplicitCapture,
+        1_000
+    )]
+    private static partial Regex Variable();
+
+    [GeneratedRegex(
+        @"^\s*(?<number>[0-9]+(\.[0-9]+)?)\s*(?<unit>[bkmg]?)b?\s*$",
+        RegexOptions.ExplicitCapture | RegexOptions.IgnoreCase,
+        1_000
+    )]
+    private static partial Regex Amount();
+
+    /// <summary>«512m», «2g», «1073741824b», or bytes alone (Compose specification, specifying byte values: binary steps); null for anything else.</summary>
+    public static ByteSize? Bytes(string? text)
+    {
+        var match = Amount().Match(text ?? "");
+        if (
+            !match.Success
+            || !double.TryParse(match.Groups["number"].Value, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var number)
+        )
+        {
+            return null;
+        }
+
+        var unit = match.Groups["unit"].Value is { Length: > 0 } said ? char.ToLowerInvariant(said[0]) : 'b';
+        var bytes = number * Math.Pow(1024, "bkmg".IndexOf(unit));
+        return bytes >= 1 && bytes <= ByteSize.LargestEntered.Bytes ? ByteSize.Rounded(bytes) : null;
+    }
+}
