@@ -121,7 +121,16 @@ internal static class IntakeCommand
         }
 
         var update = HostUpdate.Of(Assessment.Of(lab), known, reading);
-        return (KitEdits.Accept(known.Id, reading)(lab).Lab, [.. update.Changes.Select(c => c.Text), .. update.Effects]);
+        var read = KitEdits.Accept(known.Id, reading)(lab).Lab;
+        var more = known.Stands ? TakeOverEdits.NewPools(read.Host(known.Id)!) : [];
+        return (
+            read.WithHost(known.Id, h => h with { Pools = [.. h.Pools, .. more.Select(p => p with { Stands = true })] }),
+            [
+                .. update.Changes.Select(c => c.Text),
+                .. update.Effects,
+                .. more.Select(p => $"{p.Name} stands: {p.Layout.Words(p.DiskIds.Count)}"),
+            ]
+        );
     }
 
     private static void Print(HostReading reading, IReadOnlyList<string>? changes)

@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 
@@ -30,6 +31,23 @@ public static class TakeOverEdits
             }
 
             return new Changed(with, $"{Numbers.Count(guests.Count, "guest")} of {target.Name} taken over");
+        };
+
+    /// <summary>The pools that were found on a host and are not known yet: over disks that belong to none.</summary>
+    public static IReadOnlyList<Pool> NewPools(Host host) =>
+        [.. PoolProposal.Found(host).Where(f => host.PoolNamed(f.Name) is null && host.Pools.All(p => !p.DiskIds.Any(f.DiskIds.Contains)))];
+
+    /// <summary>Adds the pools that were found on a host and are not known yet. Nothing is made: they are there.</summary>
+    /// <exception cref="Refused">When applied: there is no such host.</exception>
+    public static Edit TakePools(HostId host) =>
+        lab =>
+        {
+            var target = lab.Host(host) ?? throw new Refused("That host is no longer in the lab.");
+            var found = NewPools(target);
+            return new Changed(
+                lab.WithHost(host, h => h with { Pools = [.. h.Pools, .. found] }),
+                $"{target.Name}: {string.Join(", ", found.Select(p => p.Name))} found"
+            );
         };
 
     /// <summary>A guest of that name may be on another host already; then the name gets a number.</summary>

@@ -93,6 +93,24 @@ public static class Standing
                 : new Changed(asBuilt with { Hosts = asBuilt.Hosts.With(AsItIs(host)) }, $"{host.Name} stands");
         };
 
+    /// <summary>The edit of what stands by which pools of a host that stands stand too, with the disks they are on.</summary>
+    /// <param name="draft">The draft, which has the pools.</param>
+    /// <param name="id">The host.</param>
+    /// <param name="names">The pools.</param>
+    /// <exception cref="Refused">When applied: the host does not stand.</exception>
+    public static Edit TakePools(Lab draft, HostId id, IReadOnlyList<string> names) =>
+        asBuilt =>
+        {
+            var stands = asBuilt.Host(id) ?? throw new Refused("It does not stand, so nothing on it does.");
+            var planned = draft.Host(id) ?? throw new Refused("There is no such host in the draft.");
+            var pools = planned.Pools.Where(p => names.Contains(p.Name) && stands.PoolNamed(p.Name) is null).ToList();
+            var disks = pools.SelectMany(planned.DisksOf).Where(d => stands.Disks.All(k => k.Id != d.Id));
+            return new Changed(
+                asBuilt.WithHost(id, h => h with { Disks = [.. h.Disks, .. disks], Pools = [.. h.Pools, .. pools] }),
+                $"{string.Join(", ", names)} on {stands.Name} {(names.Count == 1 ? "stands" : "stand")}"
+            );
+        };
+
     /// <summary>The edit of what stands by which guests of the draft stand as they are. The hosts they are on stand with them.</summary>
     /// <exception cref="Refused">When applied: one of them is on no host, or all stand already.</exception>
     public static Edit TakeGuests(Lab draft, IReadOnlyList<GuestId> ids) =>
@@ -154,13 +172,15 @@ public static class Standing
                 );
         };
 
-    /// <summary>A pool of which a disk holds something, or of whose content somebody said how much it is, is there already; one over empty disks is still to be made.</summary>
+    /// <summary>A pool of which a disk holds something, or of whose content somebody said how much it is, is there already; one over empty disks is still to be made. Of a host that was typed in nobody has looked: its pools are there as it is.</summary>
     private static Host AsItIs(Host host) =>
         host with
         {
             Pools =
             [
-                .. host.Pools.Where(p => p.AlreadyUsed > ByteSize.Zero || host.DisksOf(p).Any(d => d.HoldsSomething || host.StartsFrom(d))),
+                .. host.Pools.Where(p =>
+                    !host.WasRead || p.AlreadyUsed > ByteSize.Zero || host.DisksOf(p).Any(d => d.HoldsSomething || host.StartsFrom(d))
+                ),
             ],
         };
 

@@ -395,7 +395,7 @@ public sealed class CommandTests : IDisposable
         Run(null, "export", Demo("saltmarsh-draft.yaml"), "--json").Said.ShouldContain("\"name\": \"Saltmarsh Pottery\"");
         Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose").Problem.ShouldContain("One file is for one engine");
         Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--host", "kiln").Said.ShouldContain("pressbook:");
-        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--host", "wren").Said.ShouldContain("signpost:");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--host", "wren").Said.ShouldContain("bootpost:");
         var one = JsonDocument
             .Parse(Run(null, "export", Demo("saltmarsh-draft.yaml"), "--compose", "--guest", "signpost", "--json").Said)
             .RootElement.GetProperty("files");

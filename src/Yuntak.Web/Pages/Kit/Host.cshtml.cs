@@ -56,7 +56,7 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
         return Page();
     }
 
-    public async Task<IActionResult> OnPostAsync(string? id, string? like, string? disks, bool propose, string[] gone)
+    public async Task<IActionResult> OnPostAsync(string? id, string? like, string? disks, bool propose, string[] gone, string? stands)
     {
         Like = id is null && like is not null ? Desk.Lab.Host(new HostId(like)) : null;
         if (id is not null && !Find(id))
@@ -66,12 +66,16 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
 
         Form = HostForm.Read(Request.Form);
         DiskLinesTyped = disks ?? "";
-        return await ChangeFromFormAsync(
+        SaidToStand = stands == "yes";
+        var result = await ChangeFromFormAsync(
             Host is not null ? HostEdits.Change(Host.Id, h => KitCorrections.NoteAll(h, Corrected(Form.ToHost(h), gone), clock.Today()))
                 : Like is not null ? Copy(Like.Id)
                 : Add(propose),
             "/Kit"
         );
+        return Host is null && SaidToStand && result is RedirectResult { Url: "/Kit" }
+            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), "/Kit")
+            : result;
     }
 
     public async Task<IActionResult> OnPostAddPoolAsync(
@@ -108,6 +112,9 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
 
     public Task<IActionResult> OnPostRemovePoolAsync(string id, string pool) =>
         ChangeAsync(HostEdits.RemovePool(new HostId(id), pool), then: $"/Kit/Host/{Uri.EscapeDataString(id)}#pools");
+
+    /// <summary>Whether somebody typing a host in says that it runs already.</summary>
+    public bool SaidToStand { get; private set; }
 
     /// <summary>Whether it is there already.</summary>
     public bool Stands => Host is not null && Desk.AsBuilt.Lab.Host(Host.Id) is not null;

@@ -96,9 +96,27 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
 
     /// <summary>Accepts it for the host it is of.</summary>
     public async Task<IActionResult> OnPostAcceptAsync(long number, string host) =>
-        await readings.FindAsync(number) is { } reading
-            ? await ChangeAsync(KitEdits.Accept(new HostId(host), reading), "/Kit#kit-board-" + Uri.EscapeDataString(host))
-            : NotFound();
+        await readings.FindAsync(number) is { } reading ? await AcceptAsync(new HostId(host), reading) : NotFound();
+
+    private async Task<IActionResult> AcceptAsync(HostId host, HostReading reading)
+    {
+        List<string> found = [];
+        var then = "/Kit#kit-board-" + Uri.EscapeDataString(host.Value);
+        var stands = Desk.AsBuilt.Lab.Host(host) is not null;
+        var result = await ChangeAsync(
+            lab =>
+            {
+                var accepted = KitEdits.Accept(host, reading)(lab);
+                found = stands && accepted.Lab.Host(host) is { } read ? [.. TakeOverEdits.NewPools(read).Select(p => p.Name)] : [];
+                return found.Count == 0 ? accepted : accepted with { Lab = TakeOverEdits.TakePools(host)(accepted.Lab).Lab };
+            },
+            then
+        );
+        // What is found on a host that stands is there too; no step is to make it.
+        return found.Count > 0 && result is RedirectResult { Url: { } url } && url == then
+            ? await StandAsync(draft => Standing.TakePools(draft, host, found), then)
+            : result;
+    }
 
     private async Task<bool> FindAsync(long number, string? host)
     {
