@@ -66,7 +66,7 @@ internal static class DefinitionIntake
     {
         try
         {
-            var taken = TakeOverEdits.Take(host.Id, [.. reading.Guests.Select(g => g with { Stands = stands })])(lab).Lab;
+            var taken = TakeOverEdits.Take(host.Id, [.. reading.Guests.Select(g => g with { Stands = stands })], stands)(lab).Lab;
             return Shared.WriteLab(path, taken, json);
         }
         catch (Refused refused)

@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
 
@@ -17,7 +18,19 @@ public static class FolderEdits
             }
 
             var sound = Sound(lab, folder, except: null);
-            return new Changed(lab with { Folders = lab.Folders.With(sound) }, $"the folder {sound.Name} is shared");
+            // A folder that is there is part of what lies in its pool already, and is not counted twice.
+            var counted = lab.WithHost(
+                sound.Host,
+                h =>
+                    h with
+                    {
+                        Pools = h.Pools.Change(
+                            p => p.Name == sound.Pool,
+                            p => p with { AlreadyUsed = ByteSize.Max(ByteSize.Zero, p.AlreadyUsed - sound.Size) }
+                        ),
+                    }
+            );
+            return new Changed(counted with { Folders = lab.Folders.With(sound) }, $"the folder {sound.Name} is shared");
         };
 
     /// <summary>Changes a folder.</summary>

@@ -3,6 +3,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Edits;
 
@@ -13,7 +14,8 @@ public static class TakeOverEdits
     /// <param name="host">The host.</param>
     /// <param name="guests">The guests, with whatever is known of them.</param>
     /// <exception cref="Refused">When applied: there is no such host, no guest, or one is not sound.</exception>
-    public static Edit Take(HostId host, IReadOnlyList<Guest> guests) =>
+    /// <param name="stand">Whether they are there: then what they keep is part of what lies in their pools already, and is not counted twice.</param>
+    public static Edit Take(HostId host, IReadOnlyList<Guest> guests, bool stand) =>
         lab =>
         {
             var target = lab.Host(host) ?? throw new Refused("That host is no longer in the lab.");
@@ -28,10 +30,28 @@ public static class TakeOverEdits
                 with = GuestEdits.Add(guest with { Placement = null, Name = Free(with, guest.Name) })(with).Lab;
                 var added = with.Guests[^1];
                 with = with.WithGuest(added.Id, g => g with { Placement = VolumePlacement.Choose(with, g, target) });
+                with = stand ? CountedOnce(with, host, added.Id) : with;
             }
 
             return new Changed(with, $"{Numbers.Count(guests.Count, "guest")} of {target.Name} taken over");
         };
+
+    /// <summary>The lab in which what a guest keeps is taken out of what lay in its pools before anybody said whose it is.</summary>
+    private static Lab CountedOnce(Lab lab, HostId host, GuestId guest)
+    {
+        var sizing = Sizing.Of(lab, lab.Guest(guest)!);
+        return lab.WithHost(
+            host,
+            h =>
+                h with
+                {
+                    Pools = h.Pools.Change(
+                        p => p.AlreadyUsed > ByteSize.Zero,
+                        p => p with { AlreadyUsed = ByteSize.Max(ByteSize.Zero, p.AlreadyUsed - new PoolBudget(h, p, []).ClaimOf(sizing)) }
+                    ),
+                }
+        );
+    }
 
     /// <summary>The pools that were found on a host and are not known yet: over disks that belong to none.</summary>
     public static IReadOnlyList<Pool> NewPools(Host host) =>

@@ -16,7 +16,8 @@ public sealed partial class Sizing
 
     private int LeastProcessors => (int)Math.Ceiling(parts.Max(p => Largest(p.Profile.LeastProcessors, p.Load)));
 
-    private int? Threads => IsMachine ? host?.Processor.Threads : null;
+    /// <summary>Nothing runs on more threads than its host has.</summary>
+    private int? Threads => host?.Processor.Threads;
 
     private double LeastGiB((Profile Profile, Load Load) part) =>
         Math.Max(part.Profile.MemoryFloorGiB, Largest(part.Profile.LeastMemory, part.Load));

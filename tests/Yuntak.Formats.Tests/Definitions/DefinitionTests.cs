@@ -166,7 +166,7 @@ public class DefinitionTests
             .Read(Compose)
             .Guests.Concat(DefinitionReader.Read(Envelope).Guests)
             .Select(g => g with { Stands = true });
-        var lab = TakeOverEdits.Take(new HostId("kiln"), [.. guests])(Small.Lab(host)).Lab;
+        var lab = TakeOverEdits.Take(new HostId("kiln"), [.. guests], stand: true)(Small.Lab(host)).Lab;
         var stands = Core.Runbooks.Standing.Of(lab);
         stands.Guests.Count.ShouldBe(3);
         Core.Runbooks.RunbookBuilder.Build(stands, Core.Runbooks.Standing.Unmarked(lab)).Steps.ShouldBeEmpty();

@@ -48,7 +48,9 @@ internal sealed class NamesDiffer : IRule
         where
             pool.Pool.Takes.Contains(ContentKind.GuestDisks)
             // A pool that says what else it is for only lodges a guest's disk; what is wrong then is said at the pool.
+            // One on a boot disk is called as its system calls it.
             || pool.Pool.Takes.Count == 0
+                && !pool.OnBootDisk
                 && host.Guests.Any(g => g.Guest.Kind != GuestKind.AppStack && g.Guest.Placement?.SystemPool == pool.Pool.Name)
         select (host, pool);
 }

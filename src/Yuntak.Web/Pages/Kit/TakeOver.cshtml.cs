@@ -135,10 +135,10 @@ public sealed class TakeOverModel(DeskService desks, LabStore store) : LabPageMo
     }
 
     private Task<IActionResult> TakeAsync(Func<Lab, Guest> guest) =>
-        TakeAsync(lab => TakeOverEdits.Take(Host.Id, [guest(lab)])(lab), stands: true);
+        TakeAsync(lab => TakeOverEdits.Take(Host.Id, [guest(lab)], Stands)(lab), stands: true);
 
     private Task<IActionResult> TakeAsync(IReadOnlyList<Guest> guests, bool stands) =>
-        TakeAsync(TakeOverEdits.Take(Host.Id, guests), stands);
+        TakeAsync(TakeOverEdits.Take(Host.Id, guests, stands && Stands), stands);
 
     private async Task<IActionResult> TakeAsync(Edit edit, bool stands)
     {
