@@ -57,7 +57,12 @@ public sealed record EncoderUse(IReadOnlyList<Sizing> Guests, IReadOnlyList<PciF
                 () =>
                     guests
                         .Select(g => new FigureInput(g.Guest.Name, g.LeftToEncoder))
-                        .Concat(cards.Select(c => new FigureInput(c.Name ?? c.Address, c.EncodeMegapixels ?? 0, Origin.Entered))),
+                        .Concat(
+                            cards
+                                .Where(c => c.EncodeMegapixels is not null)
+                                .Select(c => new FigureInput(c.Name ?? c.Address, c.EncodeMegapixels!.Value, Origin.Entered))
+                        )
+                        .Concat(@class is { } sort ? [new FigureInput($"does, as {sort.Words()}", sort.Megapixels(), Origin.Assumed)] : []),
                 Source.CommonPractice
             )
         );

@@ -24,11 +24,4 @@ internal sealed record BlockDevice(
 {
     /// <summary>The volume group of a logical volume: its mapping is called «group-volume», with a hyphen in either name written twice.</summary>
     public string? Group => Type == "lvm" ? Name.Replace("--", "\0").Split('-')[0].Replace('\0', '-') : null;
-
-    /// <summary>Whether a source as <c>findmnt</c> and others write it is this device: by its node, by its mapping, or by a folder of it in brackets.</summary>
-    public bool Is(string source)
-    {
-        var bare = source.Split('[')[0];
-        return bare == Path || bare == "/dev/" + Name || bare == "/dev/mapper/" + Name || bare == Name;
-    }
 }

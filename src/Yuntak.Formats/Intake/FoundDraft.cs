@@ -10,9 +10,14 @@ internal sealed class FoundDraft
 {
     private const string Member = "_member";
 
+    private const int MostPools = 100;
+
     private static readonly string[] SystemPlaces = ["/", "/boot", "/efi", "/usr", "/var", "/tmp", "/home", "/nix", "[SWAP]"];
 
     private readonly Dictionary<string, BlockDevice> devices = new(StringComparer.Ordinal);
+
+    /// <summary>The names of devices by all the ways others write them.</summary>
+    private readonly Dictionary<string, string> written = new(StringComparer.Ordinal);
 
     public Keyed<Mount> Mounts { get; } = new(m => m.Target);
 
@@ -29,6 +34,14 @@ internal sealed class FoundDraft
         if (devices.Count >= IntakeLimits.MostThings && !devices.ContainsKey(device.Name))
         {
             return;
+        }
+
+        foreach (var way in new[] { device.Path, "/dev/" + device.Name, "/dev/mapper/" + device.Name })
+        {
+            if (way is not null)
+            {
+                written.TryAdd(way, device.Name);
+            }
         }
 
         devices[device.Name] = devices.TryGetValue(device.Name, out var known)
@@ -50,9 +63,14 @@ internal sealed class FoundDraft
         foreach (var pool in Joined(byName).Concat(Mounted(byName)))
         {
             var taken = pool.DiskIds.Any(id => boots.Contains(id) || found.Exists(f => f.DiskIds.Contains(id)));
-            if (pool.DiskIds.Count > 0 && !taken && found.Count < 100)
+            if (pool.DiskIds.Count > 0 && !taken)
             {
                 found.Add(pool);
+            }
+
+            if (found.Count == MostPools)
+            {
+                break;
             }
         }
 
@@ -98,7 +116,9 @@ internal sealed class FoundDraft
             var ids = Ids([.. pool], byName);
             var mounts = Mounts
                 .Items.Where(m =>
-                    m.Source == pool.Key || m.Source.StartsWith(pool.Key + "/", StringComparison.Ordinal) || pool.Any(d => d.Is(m.Source))
+                    m.Source == pool.Key
+                    || m.Source.StartsWith(pool.Key + "/", StringComparison.Ordinal)
+                    || Device(m.Source) is { } at && pool.Contains(at)
                 )
                 .ToList();
             yield return CopyOnWrite(Called(pool.First().Label is null ? mounts : [], pool.Key), ids, mounts, byName);
@@ -177,7 +197,11 @@ internal sealed class FoundDraft
 
     private FoundArray? ArrayOf(BlockDevice device) => Arrays.Items.Concat(ByType()).FirstOrDefault(a => a.Device == device.Name);
 
-    private BlockDevice? Device(string name) => devices.GetValueOrDefault(name) ?? devices.Values.FirstOrDefault(d => d.Is(name));
+    private BlockDevice? Device(string name)
+    {
+        var bare = Bare(name);
+        return devices.GetValueOrDefault(written.GetValueOrDefault(bare, bare));
+    }
 
     private IEnumerable<Mount> MountsOn(Func<BlockDevice, bool> which) => Mounts.Items.Where(m => Device(m.Source) is { } d && which(d));
 

@@ -60,6 +60,16 @@ public class SharedFolderTests
     }
 
     [Fact]
+    public void Moving_a_disk_kept_as_found_to_the_native_format_copies_out_wipes_and_copies_back()
+    {
+        var pool = new Pool("attic", PoolLayout.Single, PoolFamily.BlockArray, ["d0"], ByteSize.FromTB(1), KeptAsFound: true);
+        var host = Bare() with { Pools = [pool, Array(PoolLayout.Single, 1) with { DiskIds = ["d1"] }] };
+        var draft = host with { Pools = [pool with { KeptAsFound = false }, host.Pools[1]] };
+        var steps = RunbookBuilder.Build(Small.Lab(host), Small.Lab(draft)).Steps.Select(s => s.Act.Type);
+        steps.ShouldBe(["copy-pool-away", "take-pool-apart", "make-pool", "copy-pool-back"]);
+    }
+
+    [Fact]
     public void An_encrypted_pool_is_encrypted_before_anything_goes_in_and_its_key_is_tried()
     {
         var steps = RunbookBuilder

@@ -309,6 +309,50 @@ public class SafetyTests
         made.Values.ShouldContain(v => v.Label == "encrypted" && v.Value.StartsWith("yes"));
     }
 
+    /// <summary>Acts that begin a host or a guest from nothing, whatever its kind.</summary>
+    private static readonly string[] FromNothing =
+    [
+        "install-host",
+        "write-medium",
+        "write-card",
+        "write-stick",
+        "start-from-stick",
+        "set-up-store-box",
+        "install-engine",
+        "create-machine",
+        "create-system-container",
+        "install-guest",
+        "first-start",
+    ];
+
+    [Fact]
+    public void Whatever_is_planned_nothing_that_stands_is_begun_from_nothing() =>
+        Gen.Select(Gens.AnyLab, Gens.AnyLab)
+            .Sample(
+                (stands, draft) =>
+                {
+                    var built = stands with { Guests = [.. stands.Guests.Select(g => g with { Life = LifeStage.InService })] };
+                    foreach (var step in RunbookBuilder.Build(built, draft).Steps.Where(s => FromNothing.Contains(s.Act.Type)))
+                    {
+                        var values = step.Act.Values.ToDictionary(v => v.Key, v => v.Value?.ToString(), StringComparer.Ordinal);
+                        if (values.GetValueOrDefault("guest") is { } guest)
+                        {
+                            // One that moves between ways of packaging is made anew beside the old one, which is kept.
+                            (
+                                built.Guest(new GuestId(guest)) is not { } old
+                                || built.HostOf(old) is null
+                                || old.Kind != draft.Guest(new GuestId(guest))?.Kind
+                            ).ShouldBeTrue(step.Act.Type);
+                        }
+                        else
+                        {
+                            built.Host(new HostId(values["host"]!)).ShouldBeNull(step.Act.Type);
+                        }
+                    }
+                },
+                iter: 150
+            );
+
     [Fact]
     public void Encryption_is_laid_out_anew_where_it_is_known_and_looked_at_where_it_is_not()
     {
@@ -316,7 +360,7 @@ public class SafetyTests
         RunbookBuilder
             .Build(plain, plain.With(PoolEdits.Change(Kiln, "vault", p => p with { Encrypted = true })))
             .Steps.Select(s => s.Act.Type)
-            .ShouldBe(["copy-pool-away", "take-pool-apart", "make-pool", "copy-pool-back"]);
+            .ShouldBe(["copy-pool-away", "take-pool-apart", "make-pool", "encrypt-pool", "copy-pool-back"]);
         RunbookBuilder
             .Build(Lab, Lab.With(PoolEdits.Change(Kiln, "vault", p => p with { Encrypted = true })))
             .Steps.Select(s => s.Act.Type)

@@ -51,7 +51,7 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
             [
                 new CopyPoolAway(On.Id, Before.Name, known, Spare.Raw(Stands, Before), known > ByteSize.Zero ? Place(plan) : null, guests),
                 new TakePoolApart(On.Id, Before.Name, Before.DiskIds),
-                MakeNewPool.Of(On, After),
+                .. MakeNewPool.Making(On, After),
                 new CopyPoolBack(On.Id, Before.Name, After.Name, guests),
             ];
         }

@@ -25,13 +25,21 @@ internal sealed record MakeNewPool(Host On, Pool New) : PoolWork(On)
     public override Phase Phase(Plan plan) => Runbooks.Phase.Pools;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Act> Acts(Plan plan) =>
-        New.KeptAsFound
-            ? [new MountAsFound(On.Id, New.Name, New.DiskIds, New.MountedAt)]
-            : [Of(On, New), .. New.Encrypted == true ? [new EncryptPool(On.Id, New.Name, New.Family, New.KeyPlaces)] : Array.Empty<Act>()];
+    public override IReadOnlyList<Act> Acts(Plan plan) => Making(On, New);
+
+    /// <summary>The acts that bring a pool up: one kept as found is mounted; others are made and, where that is planned, encrypted before anything goes in.</summary>
+    public static IReadOnlyList<Act> Making(Host host, Pool pool) =>
+        pool.KeptAsFound
+            ? [new MountAsFound(host.Id, pool.Name, pool.DiskIds, pool.MountedAt)]
+            :
+            [
+                Of(host, pool),
+                .. pool.Encrypted == true ? [new EncryptPool(host.Id, pool.Name, pool.Family, pool.KeyPlaces)] : Array.Empty<Act>(),
+            ];
 
     /// <summary>The act that makes a pool. The boot disk is never wiped: only its free room is used.</summary>
-    public static MakePool Of(Host host, Pool pool) => new(host.Id, pool, [.. host.DisksOf(pool).Where(host.StartsFrom).Select(d => d.Id)]);
+    private static MakePool Of(Host host, Pool pool) =>
+        new(host.Id, pool, [.. host.DisksOf(pool).Where(host.StartsFrom).Select(d => d.Id)]);
 
     /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) =>

@@ -16,6 +16,9 @@ internal sealed record PoolChange(Pool Before, Pool After)
     /// <summary>Whether it is encrypted where it was not, or the other way round, as far as anybody has said.</summary>
     private bool OtherEncryption => Before.Encrypted is { } was && After.Encrypted is { } planned && was != planned;
 
+    /// <summary>Whether a disk kept as it was found is to be laid out as others are: its data goes out and comes back.</summary>
+    private bool Settled => Before.KeptAsFound && !After.KeptAsFound;
+
     /// <summary>Whether the same disks play the same parts. Their order says nothing but where parity has disks of its own.</summary>
     public bool SameDisks
     {
@@ -30,7 +33,7 @@ internal sealed record PoolChange(Pool Before, Pool After)
 
     /// <summary>Whether nothing about it is work.</summary>
     public bool Nothing =>
-        Before.Name == After.Name && SameWay && SameDisks && (Before.Encrypted == After.Encrypted || After.Encrypted is null);
+        Before.Name == After.Name && SameWay && SameDisks && !Settled && (Before.Encrypted == After.Encrypted || After.Encrypted is null);
 
     /// <summary>Whether it is only called otherwise.</summary>
     public bool Renamed => Before.Name != After.Name && !Anew;
@@ -63,7 +66,7 @@ internal sealed record PoolChange(Pool Before, Pool After)
     }
 
     /// <summary>Whether it is laid out anew: nothing else gets it there.</summary>
-    public bool Anew => !(SameWay && SameDisks && !OtherEncryption) && Replaced.Count == 0 && Joined.Count == 0;
+    public bool Anew => Settled || (!(SameWay && SameDisks && !OtherEncryption) && Replaced.Count == 0 && Joined.Count == 0);
 
     /// <summary>Whether somebody plans for it what nobody has looked at yet.</summary>
     public bool EncryptionUnknown => Before.Encrypted is null && After.Encrypted is not null && !Anew;
