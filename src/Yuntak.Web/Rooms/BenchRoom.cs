@@ -14,7 +14,7 @@ public sealed class BenchRoom : Room
 
     public override IReadOnlyList<RoomPage> Pages =>
         [
-            new("/Bench", new Picture("bench"), new Picture("bench-dark", Dark: true), new Picture("bench-phone", 390, 844)),
+            new("/Bench", new Picture("bench"), new Picture("bench-phone", 390, 844)),
             new("/Bench?guest=lantern"),
             new("/Bench?guest=reelroom", new Picture("bench-guest")),
             new("/Bench?guest=nobody") { IsView = false },
