@@ -11,12 +11,26 @@ namespace Yuntak.Core.Edits;
 public static class PoolEdits
 {
     /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests follow.</summary>
-    public static Edit Change(HostId id, string name, Func<Pool, Pool> change) =>
+    /// <param name="id">The host.</param>
+    /// <param name="name">The pool's name now.</param>
+    /// <param name="change">The change.</param>
+    /// <param name="correcting">Whether only what is known of it is set right: then the room its own tools said stays. A pool that is laid out otherwise has another.</param>
+    public static Edit Change(HostId id, string name, Func<Pool, Pool> change, bool correcting = false) =>
         lab =>
         {
             var host = HostEdits.Existing(lab, id);
             var before = host.PoolNamed(name) ?? throw new Refused($"{host.Name} has no pool called {name}.");
-            var after = Sound(host, change(before), before);
+            var changedTo = change(before);
+            var laidOutOtherwise =
+                changedTo.Layout != before.Layout
+                || changedTo.Groups != before.Groups
+                || changedTo.Family != before.Family
+                || !changedTo.DiskIds.ToHashSet(StringComparer.Ordinal).SetEquals(before.DiskIds);
+            var after = Sound(
+                host,
+                laidOutOtherwise && !correcting && changedTo.Size == before.Size ? changedTo with { Size = null } : changedTo,
+                before
+            );
             if (after == before)
             {
                 return new Changed(lab, $"{host.Name}: {name}, nothing changed");

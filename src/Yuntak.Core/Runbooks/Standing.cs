@@ -111,6 +111,19 @@ public static class Standing
             );
         };
 
+    /// <summary>The edit of what stands by which a pool is, and always was, as the draft says now: its layout was read or said wrongly. No step comes of it.</summary>
+    /// <param name="draft">The draft, which has it right.</param>
+    /// <param name="id">The host.</param>
+    /// <param name="name">What the pool was called.</param>
+    /// <param name="now">What it is called now.</param>
+    /// <exception cref="Refused">When applied: there is no such pool, or a disk of it does not stand.</exception>
+    public static Edit CorrectPool(Lab draft, HostId id, string name, string now) =>
+        asBuilt =>
+        {
+            var right = draft.Host(id)?.PoolNamed(now) ?? throw new Refused("There is no such pool in the draft.");
+            return PoolEdits.Change(id, name, _ => right, correcting: true)(asBuilt);
+        };
+
     /// <summary>The edit of what stands by which guests of the draft stand as they are. The hosts they are on stand with them.</summary>
     /// <exception cref="Refused">When applied: one of them is on no host, or all stand already.</exception>
     public static Edit TakeGuests(Lab draft, IReadOnlyList<GuestId> ids) =>

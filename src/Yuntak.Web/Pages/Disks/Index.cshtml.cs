@@ -104,7 +104,10 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
     }
 
     /// <summary>Keeps what was said of a pool.</summary>
-    public async Task<IActionResult> OnPostPoolAsync(string host, string pool)
+    /// <param name="host">The host.</param>
+    /// <param name="pool">The pool's name so far.</param>
+    /// <param name="isSo">Whether it is so already: then what stands is set right too, and no step comes of it.</param>
+    public async Task<IActionResult> OnPostPoolAsync(string host, string pool, [FromForm(Name = "is-so")] bool isSo)
     {
         OpenUp(host, pool, null);
         if (Open is null)
@@ -113,10 +116,11 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
         }
 
         Form = PoolForm.Read(Request.Form);
-        return await ChangeFromFormAsync(
-            PoolEdits.Change(new HostId(host), pool, Form.ToPool),
-            $"/Disks?host={Uri.EscapeDataString(host)}&pool={Uri.EscapeDataString(Form["name"].Trim())}"
-        );
+        var then = $"/Disks?host={Uri.EscapeDataString(host)}&pool={Uri.EscapeDataString(Form["name"].Trim())}";
+        var result = await ChangeFromFormAsync(PoolEdits.Change(new HostId(host), pool, Form.ToPool, correcting: isSo), then);
+        return isSo && result is RedirectResult { Url: { } url } && url == then
+            ? await StandAsync(draft => Standing.CorrectPool(draft, new HostId(host), pool, Names.Clean(Form["name"])), then)
+            : result;
     }
 
     /// <summary>Moves a disk into a pool, or out of the one it is in.</summary>

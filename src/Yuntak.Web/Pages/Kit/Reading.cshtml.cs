@@ -29,6 +29,12 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
     /// <summary>How many of the pools, the first ones, were found as they are.</summary>
     public int Found { get; private set; }
 
+    /// <summary>How a pool shares its data out: as somebody chose on the form, else as it was found.</summary>
+    public PoolLayout LayoutOf(int pool) =>
+        Request.HasFormContentType && LabWords.Layouts.TryRead(Request.Form[$"layout:{pool}"].ToString(), out var said)
+            ? said
+            : Pools[pool].Layout;
+
     public HostForm Form { get; private set; } = null!;
 
     /// <summary>Whether the host runs already. One that is read from its own tools does, unless somebody says otherwise.</summary>
@@ -83,7 +89,10 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
                 var added = HostEdits.Add(host)(lab);
                 var id = added.Lab.Hosts[^1].Id;
                 taken = id.Value;
-                var withPools = Pools.Where((_, n) => pool.Contains(n)).Aggregate(added.Lab, (l, p) => HostEdits.AddPool(id, p)(l).Lab);
+                var withPools = Pools
+                    .Select((p, n) => p with { Layout = LayoutOf(n) })
+                    .Where((_, n) => pool.Contains(n))
+                    .Aggregate(added.Lab, (l, p) => HostEdits.AddPool(id, p)(l).Lab);
                 return new Changed(withPools, added.Sentence);
             },
             "/Kit"
