@@ -223,6 +223,16 @@ public class RuleTests
                         "kiln"
                     )
             },
+            {
+                "disks.half-of-boot",
+                Small.Lab(
+                    kiln with
+                    {
+                        Disks = [.. kiln.Disks, kiln.Disks.First(d => d.IsBoot) with { Id = "twin", Name = "sdt" }],
+                        Pools = [new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, ["twin"])],
+                    }
+                )
+            },
             { "disks.folder-nowhere", Sharing("attic", "notes") },
             { "disks.folder-not-backed-up", Sharing("ember", "notes") },
             { "disks.landing-unprotected", Small.Lab(WithPool(kiln, p => p with { Tier = TierKind.Landing, Serves = "clay" }) with { }) },

@@ -22,6 +22,7 @@ internal static class DisksRules
         new NamesDiffer(),
         new GuestDisksOnParity(),
         new SameBatch(),
+        new HalfOfBoot(),
         new FolderNowhere(),
         new FolderNotBackedUp(),
         new LandingUnprotected(),
