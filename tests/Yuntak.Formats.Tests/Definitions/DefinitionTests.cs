@@ -178,35 +178,7 @@ public class DefinitionTests
     {
         foreach (var text in new[] { Compose, Envelope, List })
         {
-            var mutation =
-                from at in Gen.Int[0, text.Length - 1]
-                from length in Gen.Int[0, 40]
-                from insert in Gen.OneOf(
-                    Gen.String[0, 12],
-                    Pick.From(
-                        "{",
-                        "}",
-                        "[",
-                        "]",
-                        "\"",
-                        ":",
-                        ",",
-                        "\n",
-                        "- ",
-                        "*a",
-                        "&a ",
-                        "<<: ",
-                        "<",
-                        ">",
-                        "</",
-                        "${",
-                        "999999999999999999999",
-                        "\u0000",
-                        ";",
-                        "\t"
-                    )
-                )
-                select text[..at] + insert + text[Math.Min(text.Length, at + length)..];
+            var mutation = Mutations.Of(text, "- ", "*a", "&a ", "<<: ", "<", ">", "</", "${", "\u0000", ";", "\t");
             mutation.Sample(
                 t =>
                 {

@@ -102,37 +102,23 @@ public class BundleTests
     {
         foreach (var text in Parts.Concat(Samples.All))
         {
-            var mutation =
-                from at in Gen.Int[0, text.Length - 1]
-                from length in Gen.Int[0, 80]
-                from insert in Gen.OneOf(
-                    Gen.String[0, 12],
-                    Pick.From(
-                        "{",
-                        "}",
-                        "[",
-                        "]",
-                        "\"",
-                        "\\",
-                        ":",
-                        ",",
-                        "\n",
-                        "\r",
-                        "null",
-                        "-1",
-                        "1e999",
-                        "99999999999999999999",
-                        "\u001b[",
-                        "MemTotal:",
-                        "Slot:\t",
-                        "/sys/",
-                        " -> ",
-                        "=== yuntak part ",
-                        "|__ Port ",
-                        "0000:"
-                    )
-                )
-                select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
+            var mutation = Mutations.Of(
+                text,
+                "null",
+                "-1",
+                "1e999",
+                "\u001b[",
+                "MemTotal:",
+                "Slot:\t",
+                "/sys/",
+                "/sys/fs/cgroup/",
+                " -> ",
+                "=== yuntak part ",
+                "|__ Port ",
+                "0000:",
+                "md0 : ",
+                "tcp LISTEN "
+            );
             mutation.Sample(t => Sensible(IntakeReader.Read(t)), iter: 1000);
         }
     }
