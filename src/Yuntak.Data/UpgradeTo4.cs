@@ -6,7 +6,7 @@ namespace Yuntak.Data;
 /// <summary>
 /// From the third form to the fourth: a host says its kind, what it keeps of memory and boot disk, how fast its cores are and what encoder it has; what is inside it
 /// lists mounts, pools found, listeners and what runs; a pool says whether it is kept as found, where it is mounted, how large it is and what it stands in front of; an
-/// app stack keeps its networks, the names of its variables, device nodes and restart rule; a lab has shared folders. None of these was there before; all are filled in with what was meant then.
+/// guest has claims on devices, an app stack keeps its networks, the names of its variables, device nodes and restart rule; a lab has shared folders. None of these was there before; all are filled in with what was meant then.
 /// </summary>
 internal static class UpgradeTo4
 {
@@ -16,7 +16,7 @@ internal static class UpgradeTo4
 
     private static readonly Dictionary<string, string> Pool = Members("KeptAsFound=false MountedAt Size Tier Serves WrittenBetweenMoves");
 
-    private static readonly Dictionary<string, string> Guest = Members("Networks=[] Variables=[] Nodes=[] Restart");
+    private static readonly Dictionary<string, string> Guest = Members("Claims=[] Networks=[] Variables=[] Nodes=[] Restart");
 
     private static readonly Dictionary<string, string> Lab = Members("Folders=[]");
 

@@ -235,7 +235,15 @@ internal static class Gens
             Privileged: which == 6,
             MadeFor: which is 7 or 8 ? "aarch64" : null,
             HealthCheckMinutes: which == 9 ? 3 : null,
-            Growth: which == 11 ? new Growth(ByteSize.FromGB(40), 0.125, 0.5) : null
+            Growth: which == 11 ? new Growth(ByteSize.FromGB(40), 0.125, 0.5) : null,
+            Ports: which == 13 ? [8080] : [],
+            Claims: which == 14
+                ? [new DeviceClaim(DeviceNeed.RadioStick, ClaimWay.UsbPort, "3-2"), new DeviceClaim(DeviceNeed.VideoEncoder)]
+                : [],
+            Networks: which == 12 ? ["front", "back"] : [],
+            Variables: which == 12 ? ["TZ", "A_B"] : [],
+            Nodes: which == 13 ? ["/dev/dri/renderD128"] : [],
+            Restart: which == 13 ? "always" : null
         );
 
     /// <summary>A lab with up to four hosts and eight guests, some of them placed.</summary>

@@ -29,11 +29,11 @@ public sealed record EncoderUse(IReadOnlyList<Sizing> Guests, IReadOnlyList<PciF
     public static IEnumerable<EncoderUse> Of(HostAssessment host)
     {
         var graphics = host.Host.Hardware.Functions.Where(f => f.IsGraphics).ToList();
-        var handedOver = host.Guests.SelectMany(g => g.Guest.Devices).ToHashSet(StringComparer.Ordinal);
+        var handedOver = host.Guests.SelectMany(g => g.Guest.HandedWhole).ToHashSet(StringComparer.Ordinal);
         var converting = host.Guests.Where(g => g.LeftToEncoder > 0).ToList();
         foreach (var machine in converting.Where(g => g.Guest.Kind == GuestKind.Machine))
         {
-            List<PciFunction> handed = [.. graphics.Where(f => machine.Guest.Devices.Contains(f.Address))];
+            List<PciFunction> handed = [.. graphics.Where(f => machine.Guest.HandedWhole.Contains(f.Address))];
             yield return Of([machine], handed, handed.Count > 0 ? host.Host.Encoder : null);
         }
 

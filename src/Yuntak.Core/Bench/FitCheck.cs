@@ -26,7 +26,7 @@ public static class FitCheck
             guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others, lab.Folders);
         // Devices of one host stay there when a guest goes to another, and with them what pins its memory.
         var stays = guest.Placement?.Host == host.Id;
-        var placed = guest with { Placement = placement, RunsIn = null, Devices = stays ? guest.Devices : [] };
+        var placed = (stays ? guest : guest.WithoutDevices()) with { Placement = placement, RunsIn = null };
         var sizing = Sizing.Of(lab, placed);
         var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing], assessment.Lab.Folders);
         return new FitAnswer(placed, after, [.. Limits(after, sizing)]);

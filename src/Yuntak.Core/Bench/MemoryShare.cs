@@ -11,7 +11,7 @@ namespace Yuntak.Core.Bench;
 public sealed record MemoryShare(Guest Guest, Sizing Sizing)
 {
     /// <summary>Whether its memory is pinned: a device handed over whole may reach all of it at any time, so none can be given back.</summary>
-    public bool IsPinned => Guest is { Kind: GuestKind.Machine, Devices.Count: > 0 };
+    public bool IsPinned => Pinned(Guest);
 
     /// <summary>What is counted as in use: a machine's memory (or what it may shrink to, unless it is pinned), a container's expected use, and the overhead.</summary>
     public ByteSize Committed { get; } = Needed(Guest, Sizing) + Sizing.Overhead.Value;
@@ -19,8 +19,10 @@ public sealed record MemoryShare(Guest Guest, Sizing Sizing)
     /// <summary>What it may take at most: the ceiling it may reach, and the overhead.</summary>
     public ByteSize Promised { get; } = ByteSize.Max(Sizing.Ceiling, Needed(Guest, Sizing)) + Sizing.Overhead.Value;
 
+    private static bool Pinned(Guest guest) => guest.Kind == GuestKind.Machine && guest.HandedWhole.Any();
+
     private static ByteSize Needed(Guest guest, Sizing sizing) =>
         guest.Kind == GuestKind.Machine
-            ? ByteSize.Min(guest.Devices.Count > 0 ? sizing.Memory : guest.MayShrinkTo ?? sizing.Memory, sizing.Memory)
+            ? ByteSize.Min(Pinned(guest) ? sizing.Memory : guest.MayShrinkTo ?? sizing.Memory, sizing.Memory)
             : ByteSize.Min(sizing.ExpectedMemory, sizing.Memory);
 }

@@ -64,8 +64,8 @@ public static class GuestEdits
                 : lab.Host(guest.Placement?.Host) is { } from ? $"{guest.Name} moved {from.Name} → {target.Name}"
                 : $"{guest.Name} put on {target.Name}";
             // A device stays in its host: whoever moves away leaves it there.
-            var left = guest.Devices.Count == 0 ? "" : $", leaving {Numbers.Count(guest.Devices.Count, "device")} behind";
-            return new Changed(lab.WithGuest(id, g => g with { Placement = placement, Devices = [], RunsIn = null }), words + left);
+            var left = !guest.HandedWhole.Any() ? "" : $", leaving {Numbers.Count(guest.HandedWhole.Count(), "device")} behind";
+            return new Changed(lab.WithGuest(id, g => g.WithoutDevices() with { Placement = placement, RunsIn = null }), words + left);
         };
 
     /// <summary>Takes a guest off its host; it stays in the lab, asked for.</summary>
@@ -77,7 +77,7 @@ public static class GuestEdits
             return host is null && guest.RunsIn is null
                 ? new Changed(lab, $"{guest.Name} is on no host")
                 : new Changed(
-                    lab.WithGuest(id, g => g with { Placement = null, Devices = [], RunsIn = null }),
+                    lab.WithGuest(id, g => g.WithoutDevices() with { Placement = null, RunsIn = null }),
                     $"{guest.Name} taken off {lab.Outer(guest)?.Name ?? host?.Name}"
                 );
         };

@@ -47,7 +47,7 @@ public static class HostEdits
             var left = lab with
             {
                 Hosts = lab.Hosts.Without(h => h.Id == id),
-                Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g with { Placement = null, Devices = [] }),
+                Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g.WithoutDevices() with { Placement = null }),
             };
             return new Changed(left, $"host {host.Name} removed" + (guests > 0 ? $", {Numbers.Count(guests, "guest")} taken off it" : ""));
         };

@@ -23,6 +23,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="HealthCheckMinutes">How long after a start its health check waits before it restarts the guest; null when it has none.</param>
 /// <param name="Growth">How its bulk data grows; null until somebody says.</param>
 /// <param name="Ports">TCP ports its service answers on, as somebody said; empty while nobody has, and then only those a published standard names are known.</param>
+/// <param name="Claims">The devices it needs, with the way each is handed over where that is chosen.</param>
 /// <param name="Networks">For an app stack: the engine's networks it is in, by name.</param>
 /// <param name="Variables">For an app stack: the names of its environment variables. Their values are never kept.</param>
 /// <param name="Nodes">For an app stack: device nodes of the host mapped into it.</param>
@@ -47,9 +48,27 @@ public sealed record Guest(
     int? HealthCheckMinutes = null,
     Growth? Growth = null,
     ValueList<int> Ports = default,
+    ValueList<DeviceClaim> Claims = default,
     ValueList<string> Networks = default,
     ValueList<string> Variables = default,
     ValueList<string> Nodes = default,
     string? Restart = null,
     bool Stands = false
-);
+)
+{
+    /// <summary>The functions handed to it whole: those listed, and those of its claims.</summary>
+    public IEnumerable<string> HandedWhole =>
+        Claims.Count == 0
+            ? Devices
+            : Devices
+                .Concat(Claims.Where(c => c is { Way: ClaimWay.Whole, Device: not null }).Select(c => c.Device!))
+                .Distinct(StringComparer.Ordinal);
+
+    /// <summary>The same guest on another host: devices stay where they are, and what it claimed is open again.</summary>
+    public Guest WithoutDevices() =>
+        this with
+        {
+            Devices = [],
+            Claims = Claims.Change(c => c.Device is not null, c => c with { Device = null }),
+        };
+}

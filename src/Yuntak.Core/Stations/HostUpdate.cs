@@ -54,7 +54,7 @@ public sealed record HostUpdate(Host Before, Host After, IReadOnlyList<HostChang
 
     private static IEnumerable<string> DeviceEffects(Lab lab, Host before, Host after) =>
         from guest in lab.GuestsOn(after.Id)
-        from address in guest.Devices
+        from address in guest.HandedWhole
         where before.Hardware.Function(address) is not null
         let now = after.Hardware.Function(address)
         where now is null || now.ClassCode != before.Hardware.Function(address)!.ClassCode

@@ -233,6 +233,17 @@ public class RuleTests
                     }
                 )
             },
+            {
+                "wants.host-needs-device",
+                Small
+                    .Lab(
+                        (kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Controller = "0000:00:17.0" }) }).With(
+                            new Hardware(Functions: [new PciFunction("0000:00:17.0", "0106", Group: 4)], Isolation: true)
+                        )
+                    )
+                    .WithGuestOn(machine, "kiln")
+                    .WithGuest(new GuestId("notes"), g => g with { Devices = ["0000:00:17.0"] })
+            },
             { "disks.folder-nowhere", Sharing("attic", "notes") },
             { "disks.folder-not-backed-up", Sharing("ember", "notes") },
             { "disks.landing-unprotected", Small.Lab(WithPool(kiln, p => p with { Tier = TierKind.Landing, Serves = "clay" }) with { }) },

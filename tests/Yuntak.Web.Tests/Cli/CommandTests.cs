@@ -390,6 +390,50 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void Devices_says_what_hangs_together_and_what_becomes_of_each_claim()
+    {
+        var text = File.ReadAllText(Demo("saltmarsh-draft.yaml"))
+            .Replace(
+                "  - name: lantern\n",
+                "  - name: lantern\n    claims: [{ need: video-encoder }, { need: radio-stick, way: usb-port, device: \"9-9\" }]\n",
+                StringComparison.Ordinal
+            );
+        var lab = folder.File("claims.yaml");
+        File.WriteAllText(lab, text);
+
+        var answer = JsonDocument.Parse(Run(null, "devices", lab, "--json").Said).RootElement;
+        var kiln = answer.GetProperty("hosts")[0];
+        kiln.GetProperty("groups")
+            .EnumerateArray()
+            .Single(g => g.GetProperty("group").GetInt32() == 4)
+            .GetProperty("neededByHost")
+            .GetArrayLength()
+            .ShouldBe(1);
+        kiln.GetProperty("usb")
+            .EnumerateArray()
+            .Single(u => u.GetProperty("port").GetString() == "4-1")
+            .GetProperty("controller")
+            .GetString()
+            .ShouldBe("0000:04:00.0");
+        var claims = answer.GetProperty("claims").EnumerateArray().Where(c => c.GetProperty("guest").GetString() == "lantern").ToList();
+        claims.Select(c => c.GetProperty("verdict").GetString()).ShouldBe(["possible", "impossible"]);
+        claims[0].GetProperty("way").GetString().ShouldBe("node");
+        claims[1].GetProperty("reasons").GetArrayLength().ShouldBeGreaterThan(0);
+
+        Run(null, "devices", lab, "--host", "wren").Said.ShouldContain("the battery backup is linked to it");
+        Run(null, "devices", lab, "--host", "nobody").Problem.ShouldContain("nobody");
+        Run(null, "devices").Problem.ShouldContain("--before");
+        const string Bus = "/sys/bus/usb/devices/usb4 -> ../../../devices/pci0000:00/0000:04:00.0/usb4\n";
+        const string Stick =
+            "/sys/bus/usb/devices/4-1 -> ../../../devices/pci0000:00/0000:04:00.0/usb4/4-1\n/sys/bus/usb/devices/4-1/product:AI stick\n";
+        var (before, after) = (folder.File("before.txt"), folder.File("after.txt"));
+        File.WriteAllText(before, Bus);
+        File.WriteAllText(after, Bus + Stick);
+        Run(null, "devices", "--before", before, "--after", after).Said.ShouldContain("AI stick came at port 4-1, controller 0000:04:00.0");
+        Run(null, "devices", "--before", after, "--after", after).Said.ShouldContain("Nothing came");
+    }
+
+    [Fact]
     public void Export_writes_the_lab_and_its_Compose_file()
     {
         Run(null, "export", Demo("saltmarsh-draft.yaml"), "--json").Said.ShouldContain("\"name\": \"Saltmarsh Pottery\"");

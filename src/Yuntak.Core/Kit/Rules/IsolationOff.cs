@@ -25,12 +25,12 @@ internal sealed class IsolationOff : IRule
     public IEnumerable<Finding> Check(Sums lab) =>
         from host in lab.Hosts
         where host.Host.Hardware.Isolation == false
-        let guests = host.Guests.Where(g => g.Guest.Devices.Count > 0).Select(g => g.Guest).ToList()
+        let guests = host.Guests.Where(g => g.Guest.HandedWhole.Any()).Select(g => g.Guest).ToList()
         where guests.Count > 0
         select Info.On(
             Subject.Of(host.Host),
             $"{host.Host.Name} cannot hand devices over",
-            $"I/O isolation is off, and {string.Join(", ", guests.Select(g => $"{g.Name} wants {string.Join(" and ", g.Devices)}"))}. "
+            $"I/O isolation is off, and {string.Join(", ", guests.Select(g => $"{g.Name} wants {string.Join(" and ", g.HandedWhole)}"))}. "
                 + "Look for I/O memory management on the firmware's chipset page.",
             () => [new Fix("I have switched it on", HostEdits.Change(host.Host.Id, h => h.With(h.Hardware with { Isolation = true })))]
         );

@@ -64,6 +64,24 @@ internal static class GuestPartShapes
         )
     );
 
+    internal static readonly Shape<DeviceClaim> Claim = new(
+        "claim",
+        new DeviceClaim(DeviceNeed.Other),
+        Of<DeviceClaim>.Always(
+            "need",
+            nameof(DeviceClaim.Need),
+            "needs",
+            Codecs.Word(LabWords.Needs),
+            DeviceNeed.Other,
+            c => c.Need,
+            (c, v) => c with { Need = v }
+        ),
+        Of<DeviceClaim>.Maybe("way", nameof(DeviceClaim.Way), "way", Codecs.Word(LabWords.Ways), c => c.Way, (c, v) => c with { Way = v }),
+        Of<DeviceClaim>
+            .MaybeText("device", nameof(DeviceClaim.Device), "device", Codecs.Text(100), c => c.Device, (c, v) => c with { Device = v })
+            .Explained("the address of a function, or the path of a USB port")
+    );
+
     /// <summary>Where a guest is. In a file the host is named, in the model known by its id.</summary>
     internal static readonly Shape<Placement> Place = new(
         "place",

@@ -268,6 +268,20 @@ public static class GuestShapes
             )
             .IsKnown()
             .Explained("app stacks only; «unless-stopped» when left out"),
+        new Parts<Guest, DeviceClaim>(
+            "claims",
+            nameof(Labs.Guest.Claims),
+            "claim",
+            () => GuestPartShapes.Claim,
+            c => $"{LabWords.Needs.Word(c.Need)} {c.Device}",
+            g => g.Claims,
+            (g, v) => g with { Claims = v }
+        )
+        {
+            Most = 40,
+            Words = c =>
+                $"a {c.Need.Words()}{(c.Device is { } device ? $" ({device})" : "")}{(c.Way is { } way ? $", {way.Words()}" : "")}",
+        },
         new ListOf<Guest, string>(
             "devices",
             nameof(Labs.Guest.Devices),

@@ -117,10 +117,19 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
             yield return (LifeStage.Updated, new UpdateGuest(id, host));
         }
 
-        ValueList<string> needs = [.. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal)];
-        if (needs.Count > 0 || guest.Devices.Count > 0)
+        ValueList<string> needs =
+        [
+            .. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal),
+            .. guest
+                .Claims.Where(c => c is { Way: not (null or ClaimWay.Whole), Device: not null })
+                .Select(c => $"{c.Need.Words()} {c.Device}, {c.Way!.Value.Words()}"),
+        ];
+        if (needs.Count > 0 || guest.HandedWhole.Any())
         {
-            yield return (LifeStage.DevicesAttached, new AttachDevices(id, host, needs, guest.Devices, guest.Kind == GuestKind.Machine));
+            yield return (
+                LifeStage.DevicesAttached,
+                new AttachDevices(id, host, needs, [.. guest.HandedWhole], guest.Kind == GuestKind.Machine)
+            );
         }
 
         // A ready-made appliance keeps its data on its own system disk; there is no shell in it to mount anything with.

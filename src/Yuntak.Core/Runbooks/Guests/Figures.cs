@@ -53,7 +53,7 @@ internal sealed record Figures(
             sizing.Guest.Privileged,
             sizing.Inner.Count > 0,
             sizing.Guest.Image,
-            sizing.Guest.Devices,
+            [.. sizing.Guest.HandedWhole],
             sizing.Guest.Placement?.SystemPool,
             sizing.Guest.Placement?.BulkPool,
             sizing.Guest.RunsIn

@@ -25,11 +25,13 @@ internal sealed class PinnedCannotShrink : IRule
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Guests
         where
-            guest.Guest is { Kind: GuestKind.Machine, Devices.Count: > 0, MayShrinkTo: not null } && guest.Guest.MayShrinkTo < guest.Memory
+            guest.Guest is { Kind: GuestKind.Machine, MayShrinkTo: not null }
+            && guest.Guest.HandedWhole.Any()
+            && guest.Guest.MayShrinkTo < guest.Memory
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} cannot shrink",
-            $"It is handed {string.Join(", ", guest.Guest.Devices)} whole, so all of its {guest.Memory} is pinned and counted; «may shrink to {guest.Guest.MayShrinkTo}» is not.",
+            $"It is handed {string.Join(", ", guest.Guest.HandedWhole)} whole, so all of its {guest.Memory} is pinned and counted; «may shrink to {guest.Guest.MayShrinkTo}» is not.",
             () => [new Fix("Do not let it shrink", GuestEdits.Change(guest.Guest.Id, g => g with { MayShrinkTo = null }))]
         );
 }

@@ -16,6 +16,7 @@ internal static class WantsRules
         new PinnedCannotShrink(),
         new MemoryStarved(),
         new PackagingNotOffered(),
+        new HostNeedsDevice(),
         new MemoryGenerous(),
         new LatestTag(),
         new ScratchOnSpinning(),
