@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Devices;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
@@ -119,6 +120,14 @@ public static class KitEdits
             if (to is not null && (guest?.Placement?.Host != id || guest.Kind != GuestKind.Machine))
             {
                 throw new Refused($"Only a machine on {host.Name} can be handed a device whole.");
+            }
+
+            // A group moves as a whole, and the host keeps what it cannot do without.
+            if (guest is not null && DeviceMap.Of(host).TrayOf(address) is { NeededByHost: [var need, ..] })
+            {
+                throw new Refused(
+                    $"{host.Name} needs {need.What}{(need.What == address ? "" : $", in the same group as {address}")}: {need.Why}. It stays with the host."
+                );
             }
 
             var taken = lab.Guests.Change(

@@ -3,7 +3,7 @@ using Yuntak.Core.Labs;
 namespace Yuntak.Core.Kit;
 
 /// <summary>What a host itself needs of a card: handed over, the host would lose its disks, its way in, or the word of its battery backup.</summary>
-public static class HostNeeds
+internal static class HostNeeds
 {
     /// <summary>Why the host cannot do without a function, in words; null when nothing read says that it needs it.</summary>
     /// <param name="host">The host.</param>
