@@ -1,3 +1,5 @@
+using OpenQA.Selenium;
+
 namespace Yuntak.Browser.Tests;
 
 /// <summary>The first evening with a home that runs: from an empty Yuntak to three hosts and eleven guests that stand, with the clicks counted.</summary>
@@ -90,28 +92,40 @@ public class FirstEveningTests
         person.Sees("#on-it", "lantern");
         Verdict("kiln");
 
-        Click(".sheet a[href='/Kit']");
-        TakeOn(Small, "wren");
-        Paste("#definition", Compose);
-        Click("#read");
-        person.Sees("#read-words", "3 guests");
-        Click("#take");
-        person.Sees("#on-it", "signpost");
-        Verdict("wren");
+        void TakeOnWith(string bundle, string name, string definition, string guests, string one)
+        {
+            Click(".sheet a[href='/Kit']");
+            TakeOn(bundle, name);
+            Paste("#definition", definition);
+            Click("#read");
+            person.Sees("#read-words", guests);
+            Click("#take");
+            person.Sees("#on-it", one);
+            Verdict(name);
+        }
 
-        Click(".sheet a[href='/Kit']");
-        TakeOn(Store, "cellar");
-        Paste("#definition", List);
-        Click("#read");
-        person.Sees("#read-words", "4 guests");
-        Click("#take");
-        person.Sees("#on-it", "vault");
-        Verdict("cellar");
-
+        TakeOnWith(Small, "wren", Compose, "3 guests", "signpost");
+        TakeOnWith(Store, "cellar", List, "4 guests", "vault");
         Click("nav a[href='/Runbook']");
         person.Sees("main", "What stands is what is planned");
         person.Sees("header", "3 hosts, 11 guests");
         clicks.ShouldBeLessThanOrEqualTo(MostClicks);
+        person.Complaints().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task By_keyboard_a_guest_that_runs_is_taken_over_and_taken_back()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true);
+        person.Go("/Kit/TakeOver/wren");
+        person.TabTo("#one-form input[name=name]");
+        person.Keys("moth");
+        person.TabTo("#one-form input[name=memory]");
+        person.Keys("512 MiB" + Keys.Enter);
+        person.Sees("#on-it", "moth");
+        person.Sees("#on-it", "512\u202FMiB, stands");
+        person.Chord(Keys.Control, "z");
+        person.Sees("#status .said", "taken back");
         person.Complaints().ShouldBeEmpty();
     }
 }
