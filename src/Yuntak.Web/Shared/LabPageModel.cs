@@ -64,10 +64,10 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
     }
 
     /// <summary>Takes the last change back.</summary>
-    public Task<IActionResult> OnPostUndoAsync() => StepAsync(() => store.UndoAsync(Pointer.Draft, BasedOn));
+    public Task<IActionResult> OnPostUndoAsync() => StepAsync(() => StandingUndo.UndoAsync(store, BasedOn, HttpContext.RequestAborted));
 
     /// <summary>Does again what was taken back.</summary>
-    public Task<IActionResult> OnPostRedoAsync() => StepAsync(() => store.RedoAsync(Pointer.Draft, BasedOn));
+    public Task<IActionResult> OnPostRedoAsync() => StepAsync(() => StandingUndo.RedoAsync(store, BasedOn, HttpContext.RequestAborted));
 
     /// <summary>Applies a fix of a finding.</summary>
     public Task<IActionResult> OnPostFixAsync(string finding, int fix) =>

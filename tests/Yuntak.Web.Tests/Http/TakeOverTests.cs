@@ -32,6 +32,19 @@ public sealed class TakeOverTests : IAsyncLifetime
     }
 
     [Fact]
+    public async Task Undo_takes_back_what_was_taken_over_and_that_it_stood_and_redo_brings_both_back()
+    {
+        var steps = await Steps();
+        var taken = await site.Send(await site.Get(Page), "#take-one", ("name", "moth"), ("memory", "512 MiB"));
+        var undone = await site.Send(taken, "#undo");
+        undone.QuerySelector("#on-it")!.TextContent.ShouldNotContain("moth");
+        (await Steps()).ShouldBe(steps, "no step takes away what runs");
+        var again = await site.Send(undone, "#redo");
+        again.QuerySelectorAll("#on-it li").Single(l => l.TextContent.Contains("moth")).TextContent.ShouldContain("stands");
+        (await Steps()).ShouldBe(steps);
+    }
+
+    [Fact]
     public async Task One_by_hand_that_makes_no_sense_keeps_all_that_was_typed()
     {
         var refused = await site.Send(
