@@ -124,7 +124,7 @@ public sealed class PoolBudget
     public IEnumerable<SharedFolder> Folders => folders.Where(f => f.Host == Host.Id && f.Pool == Pool.Name);
 
     /// <summary>Whether a guest's bulk data lies in a folder it shares with others, here or on another host.</summary>
-    private bool InFolder(GuestId guest) => folders.Any(f => f.Uses.Any(u => u.Guest == guest && u.InPlaceOfBulk));
+    private bool InFolder(GuestId guest) => folders.Any(f => f.HoldsBulkOf(guest));
 
     /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders.</summary>
     private ByteSize OwnBulk(Sizing guest, Func<Sizing, ByteSize> bulk)

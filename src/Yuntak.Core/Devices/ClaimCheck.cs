@@ -8,8 +8,6 @@ namespace Yuntak.Core.Devices;
 /// <summary>Says what becomes of claims, before they are made: possible, with collateral, or impossible, and why.</summary>
 public sealed class ClaimCheck
 {
-    private static readonly ClaimWay[] OfMachines = [ClaimWay.Whole, ClaimWay.UsbId, ClaimWay.UsbPort, ClaimWay.Slice];
-
     private readonly Lab lab;
     private readonly DeviceMap map;
 
@@ -37,7 +35,9 @@ public sealed class ClaimCheck
     public IEnumerable<ClaimVerdict> Claims() =>
         from guest in lab.Guests
         where lab.HostOf(guest)?.Id == map.Host.Id
-        from claim in guest.Devices.Select(d => new DeviceClaim(NeedOf(d), ClaimWay.Whole, d)).Concat(guest.Claims)
+        from claim in guest
+            .Devices.Select(d => new DeviceClaim(DeviceSorts.NeedOf(map.Host.Hardware.Function(d)), ClaimWay.Whole, d))
+            .Concat(guest.Claims)
         select Best(guest, claim);
 
     /// <summary>Every way a claim could be met on the host, side by side: the best first.</summary>
@@ -256,17 +256,13 @@ public sealed class ClaimCheck
 
     private string? ControllerOf(string device) => map.Usb.FirstOrDefault(u => u.Device.Port == device)?.Controller ?? device;
 
+    /// <summary>The ways that are tried where none is chosen. Slices are not: which cards give them was not read.</summary>
     private bool Suits(Guest guest, ClaimWay way, string device) =>
-        guest.Kind == GuestKind.Machine
-            ? OfMachines.Contains(way) && way != ClaimWay.Slice && (way == ClaimWay.Whole || map.Usb.Any(u => u.Device.Port == device))
-            : way == ClaimWay.Node;
-
-    private DeviceNeed NeedOf(string address) =>
-        map.Host.Hardware.Function(address)?.ClassCode is not { Length: >= 2 } code ? DeviceNeed.Other
-        : code.StartsWith("03", StringComparison.Ordinal) ? DeviceNeed.VideoEncoder
-        : code.StartsWith("12", StringComparison.Ordinal) ? DeviceNeed.AiAccelerator
-        : code.StartsWith("01", StringComparison.Ordinal) ? DeviceNeed.DiskController
-        : code.StartsWith("02", StringComparison.Ordinal) ? DeviceNeed.NetworkPort
-        : code == "0403" ? DeviceNeed.Sound
-        : DeviceNeed.Other;
+        way switch
+        {
+            ClaimWay.Whole => guest.Kind == GuestKind.Machine,
+            ClaimWay.UsbId or ClaimWay.UsbPort => guest.Kind == GuestKind.Machine && map.Usb.Any(u => u.Device.Port == device),
+            ClaimWay.Node => guest.Kind != GuestKind.Machine,
+            ClaimWay.Slice => false,
+        };
 }

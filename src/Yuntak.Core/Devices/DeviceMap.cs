@@ -30,15 +30,10 @@ public sealed class DeviceMap
         ];
         byAddress = Trays
             .SelectMany(t => t.Functions.Select(f => (f.Address, t)))
+            // A file may list an address twice; the first counts, as everywhere.
+            .DistinctBy(f => f.Address, StringComparer.Ordinal)
             .ToDictionary(f => f.Address, f => f.t, StringComparer.Ordinal);
-        Usb =
-        [
-            .. host.Hardware.UsbDevices.Select(d =>
-            {
-                var controller = host.Hardware.ControllerOf(d.Port);
-                return new UsbPlace(d, controller, host.Hardware.Function(controller)?.Group);
-            }),
-        ];
+        Usb = [.. host.Hardware.UsbDevices.Select(d => UsbPlace.Of(host.Hardware, d))];
         Gaps = [.. GapsOf(host)];
     }
 

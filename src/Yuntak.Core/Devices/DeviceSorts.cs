@@ -20,6 +20,10 @@ internal static class DeviceSorts
         return functions.Concat(sticks);
     }
 
+    /// <summary>The need a function would meet, by its class code; «other» for what is of no sort that is named.</summary>
+    public static DeviceNeed NeedOf(PciFunction? function) =>
+        function is null ? DeviceNeed.Other : Enum.GetValues<DeviceNeed>().Where(n => Is(function, n)).FirstOrDefault(DeviceNeed.Other);
+
     private static bool Is(PciFunction function, DeviceNeed need) =>
         need switch
         {

@@ -10,10 +10,6 @@ public static class UsbArrivals
         [
             .. after
                 .UsbDevices.Where(d => !d.Hub && before.UsbDevices.All(b => b.Port != d.Port || b.Id != d.Id))
-                .Select(d =>
-                {
-                    var controller = after.ControllerOf(d.Port);
-                    return new UsbPlace(d, controller, after.Function(controller)?.Group);
-                }),
+                .Select(d => UsbPlace.Of(after, d)),
         ];
 }

@@ -17,7 +17,7 @@ public static class FolderEdits
                 throw new Refused($"A lab holds {LabShapes.MostFolders} shared folders at most.");
             }
 
-            var sound = Sound(lab, folder, except: null);
+            var sound = Sound(lab, folder);
             // A folder that is there is part of what lies in its pool already, and is not counted twice.
             var counted = lab.WithHost(
                 sound.Host,
@@ -61,10 +61,10 @@ public static class FolderEdits
     private static SharedFolder Existing(Lab lab, string name) =>
         lab.Folders.FirstOrDefault(f => f.Name == name) ?? throw new Refused($"There is no shared folder «{Names.Short(name)}».");
 
-    private static SharedFolder Sound(Lab lab, SharedFolder folder, string? except)
+    private static SharedFolder Sound(Lab lab, SharedFolder folder)
     {
         var named = folder with { Name = Names.Checked(folder.Name, "folder") };
-        if (lab.Folders.Any(f => f.Name != except && string.Equals(f.Name, named.Name, StringComparison.OrdinalIgnoreCase)))
+        if (lab.Folders.Any(f => string.Equals(f.Name, named.Name, StringComparison.OrdinalIgnoreCase)))
         {
             throw new Refused($"There is a shared folder «{named.Name}» already.");
         }

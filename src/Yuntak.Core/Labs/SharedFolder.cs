@@ -17,4 +17,8 @@ public sealed record SharedFolder(
     ByteSize Size,
     ValueList<FolderUse> Uses = default,
     GuestId? BackedUpBy = null
-);
+)
+{
+    /// <summary>Whether it holds a guest's bulk data, so that the guest claims none beside it.</summary>
+    public bool HoldsBulkOf(GuestId guest) => Uses.Any(u => u.Guest == guest && u.InPlaceOfBulk);
+}

@@ -9,6 +9,9 @@ internal sealed class DefinitionLog(string sort)
     private readonly List<DefinitionLine> lines = [];
     private int untold;
 
+    /// <summary>Whether no more guests are kept.</summary>
+    public bool IsFull => guests.Count == DefinitionReading.MostGuests;
+
     public void Read(int line, string text) => Add(new DefinitionLine(line, text));
 
     public void Left(int line, string text) => Add(new DefinitionLine(line, text, Read: false));
@@ -16,7 +19,7 @@ internal sealed class DefinitionLog(string sort)
     /// <summary>Keeps a guest; false, with a word about it, when it may not be kept.</summary>
     public bool Keep(Guest guest, int line)
     {
-        if (guests.Count == DefinitionReading.MostGuests)
+        if (IsFull)
         {
             Left(line, $"more than {DefinitionReading.MostGuests} guests; this and the rest were left out");
             return false;

@@ -173,7 +173,7 @@ internal static class GuestListReader
             return true;
         }
 
-        return log.ToReading().Guests.Count < DefinitionReading.MostGuests;
+        return !log.IsFull;
     }
 
     private static void Left(DefinitionLog log, int line, IEnumerable<string> what)

@@ -75,9 +75,7 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
 
         var marked = stands == "all" ? Standing.AllMarked(reading.Lab) : reading.Lab;
         var result = await ChangeFromFormAsync(LabEdits.Replace(Standing.Unmarked(marked)), "/Bench");
-        return Standing.MarksAny(marked) && result is RedirectResult { Url: "/Bench" }
-            ? await StandAsync(_ => Standing.TakeMarked(marked), "/Bench")
-            : result;
+        return Standing.MarksAny(marked) ? await StandTooAsync(result, "/Bench", _ => Standing.TakeMarked(marked)) : result;
     }
 
     /// <summary>What was typed about the lab.</summary>

@@ -113,6 +113,14 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
             stale => $"Somebody changed what stands meanwhile: {stale.Theirs.Sentence}. Try once more."
         );
 
+    /// <summary>Lets stand what a form has just brought into the draft; does nothing where the form was refused or clashed.</summary>
+    /// <param name="result">What became of the form.</param>
+    /// <param name="went">Where a form that was kept leads.</param>
+    /// <param name="edit">The change of what stands, from the draft as it is then.</param>
+    /// <param name="then">Where to go; where the form led when left out.</param>
+    protected Task<IActionResult> StandTooAsync(IActionResult result, string went, Func<Lab, Edit> edit, string? then = null) =>
+        result is RedirectResult { Url: { } url } && url == went ? StandAsync(edit, then ?? went) : Task.FromResult(result);
+
     /// <summary>Carries a step out and comes back. A refusal is shown on the page that follows.</summary>
     /// <param name="step">The step.</param>
     /// <param name="then">Where to go; the same page when left out.</param>

@@ -118,8 +118,8 @@ public sealed class IndexModel(DeskService desks, LabStore store, TimeProvider c
         Form = PoolForm.Read(Request.Form);
         var then = $"/Disks?host={Uri.EscapeDataString(host)}&pool={Uri.EscapeDataString(Form["name"].Trim())}";
         var result = await ChangeFromFormAsync(PoolEdits.Change(new HostId(host), pool, Form.ToPool, correcting: isSo), then);
-        return isSo && result is RedirectResult { Url: { } url } && url == then
-            ? await StandAsync(draft => Standing.CorrectPool(draft, new HostId(host), pool, Names.Clean(Form["name"])), then)
+        return isSo
+            ? await StandTooAsync(result, then, draft => Standing.CorrectPool(draft, new HostId(host), pool, Names.Clean(Form["name"])))
             : result;
     }
 

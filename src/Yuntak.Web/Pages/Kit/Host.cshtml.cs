@@ -73,8 +73,8 @@ public sealed class HostModel(DeskService desks, LabStore store, TimeProvider cl
                 : Add(propose),
             "/Kit"
         );
-        return Host is null && SaidToStand && result is RedirectResult { Url: "/Kit" }
-            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), "/Kit")
+        return Host is null && SaidToStand
+            ? await StandTooAsync(result, "/Kit", draft => Standing.TakeHost(draft, draft.Hosts[^1].Id))
             : result;
     }
 

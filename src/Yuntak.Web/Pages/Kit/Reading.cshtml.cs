@@ -97,9 +97,14 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             },
             "/Kit"
         );
-        return Stands && result is RedirectResult { Url: "/Kit" }
-            // Who has taken a host on that runs says next what runs on it.
-            ? await StandAsync(draft => Standing.TakeHost(draft, draft.Hosts[^1].Id), $"/Kit/TakeOver/{Uri.EscapeDataString(taken!)}")
+        // Who has taken a host on that runs says next what runs on it.
+        return Stands
+            ? await StandTooAsync(
+                result,
+                "/Kit",
+                draft => Standing.TakeHost(draft, draft.Hosts[^1].Id),
+                $"/Kit/TakeOver/{Uri.EscapeDataString(taken ?? "")}"
+            )
             : result;
     }
 
@@ -122,9 +127,7 @@ public sealed class ReadingModel(DeskService desks, LabStore store, ReadingDesk 
             then
         );
         // What is found on a host that stands is there too; no step is to make it.
-        return found.Count > 0 && result is RedirectResult { Url: { } url } && url == then
-            ? await StandAsync(draft => Standing.TakePools(draft, host, found), then)
-            : result;
+        return found.Count > 0 ? await StandTooAsync(result, then, draft => Standing.TakePools(draft, host, found)) : result;
     }
 
     private async Task<bool> FindAsync(long number, string? host)

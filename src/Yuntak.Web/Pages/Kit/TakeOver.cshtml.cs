@@ -145,14 +145,15 @@ public sealed class TakeOverModel(DeskService desks, LabStore store) : LabPageMo
         var there = Desk.Lab.Guests.Select(g => g.Id).ToHashSet();
         var back = Address(Host.Id.Value);
         var result = await ChangeFromFormAsync(edit, back);
-        return stands && Stands && result is RedirectResult { Url: { } url } && url == back
-            ? await StandAsync(
+        return stands && Stands
+            ? await StandTooAsync(
+                result,
+                back,
                 draft =>
                     Standing.TakeGuests(
                         draft,
                         [.. draft.Guests.Where(g => !there.Contains(g.Id) && draft.HostOf(g)?.Id == Host.Id).Select(g => g.Id)]
-                    ),
-                back
+                    )
             )
             : result;
     }
