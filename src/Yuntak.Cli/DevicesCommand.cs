@@ -1,13 +1,15 @@
 using System.CommandLine;
 using Yuntak.Core.Base;
+using Yuntak.Core.Bench;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 
 namespace Yuntak.Cli;
 
-/// <summary><c>devices LAB.yaml [--host NAME]</c>: how the hardware hangs together and what becomes of each claim; <c>--before A --after B</c> names the port that came.</summary>
+/// <summary><c>devices LAB.yaml [--host NAME] [--assign]</c>: how the hardware hangs together, what becomes of each claim, and the best for all at once; <c>--before A --after B</c> names the port that came.</summary>
 internal static class DevicesCommand
 {
     public static Command Make()
@@ -16,13 +18,22 @@ internal static class DevicesCommand
         var host = new Option<string?>("--host") { Description = "Only this host." };
         var before = new Option<string?>("--before") { Description = "What a host printed before the device was plugged in." };
         var after = new Option<string?>("--after") { Description = "What it printed afterwards." };
+        var assign = new Option<bool>("--assign") { Description = "Choose ways and devices for all claims at once." };
         var json = Shared.Json();
-        var command = new Command("devices", "Say who has which hardware, and what goes along with it.") { lab, host, before, after, json };
+        var command = new Command("devices", "Say who has which hardware, and what goes along with it.")
+        {
+            lab,
+            host,
+            assign,
+            before,
+            after,
+            json,
+        };
         command.SetAction(parsed =>
             (parsed.GetValue(before), parsed.GetValue(after), parsed.GetValue(lab)) switch
             {
                 ({ } was, { } now, _) => Came(was, now, parsed.GetValue(json)),
-                (null, null, { } path) => Run(path, parsed.GetValue(host), parsed.GetValue(json)),
+                (null, null, { } path) => Run(path, parsed.GetValue(host), parsed.GetValue(assign), parsed.GetValue(json)),
                 _ => Unclear(parsed.GetValue(json)),
             }
         );
@@ -35,7 +46,7 @@ internal static class DevicesCommand
         return Shared.CouldNotRead;
     }
 
-    private static int Run(string path, string? only, bool json)
+    private static int Run(string path, string? only, bool assign, bool json)
     {
         if (Shared.ReadLab(path, json) is not { } lab)
         {
@@ -49,22 +60,35 @@ internal static class DevicesCommand
             return Shared.CouldNotRead;
         }
 
+        var all = Sums.Of(lab).Devices;
+        var looked = all.Where(d => hosts.Contains(d.Host)).ToList();
+        var assigned = assign ? DeviceAssignment.Of(lab, all).On(hosts.Select(h => h.Id)) : null;
         if (json)
         {
-            Console.WriteLine(DevicesAnswer.Of(lab, hosts));
+            // Claims of guests on no host are nobody's where one host is asked for.
+            var homeless = only is null
+                ? lab.Guests.Where(g => lab.HostOf(g) is null).SelectMany(g => GuestClaims.Of(lab, g)).ToList()
+                : [];
+            Console.WriteLine(DevicesAnswer.Of(looked, homeless, assigned));
             return 0;
         }
 
-        foreach (var map in hosts.Select(DeviceMap.Of))
+        foreach (var host in looked)
         {
-            Print(lab, map);
+            Print(host);
+        }
+
+        if (assigned is not null)
+        {
+            Print(assigned);
         }
 
         return 0;
     }
 
-    private static void Print(Lab lab, DeviceMap map)
+    private static void Print(HostDevices host)
     {
+        var map = host.Map;
         Console.WriteLine(map.Host.Name);
         foreach (var tray in map.Trays)
         {
@@ -86,7 +110,7 @@ internal static class DevicesCommand
             Console.WriteLine($"  {gap}");
         }
 
-        foreach (var claim in ClaimCheck.On(lab, map).Claims())
+        foreach (var claim in host.Verdicts)
         {
             var what = claim.Device is null
                 ? claim.Need.Words()
@@ -96,6 +120,21 @@ internal static class DevicesCommand
             {
                 Console.WriteLine($"    {reason}");
             }
+        }
+    }
+
+    private static void Print(DeviceAssignment assigned)
+    {
+        Console.WriteLine(assigned.Optimal ? "assignment, nothing better is to be had" : "assignment, the best that was found in the time");
+        foreach (var met in assigned.Met)
+        {
+            Console.WriteLine($"  {met.Guest.Name}: {met.Need.Words()} {met.Device}, {met.Way!.Value.Words()}");
+        }
+
+        foreach (var unmet in assigned.Unmet)
+        {
+            Console.WriteLine($"  {unmet.Guest.Name}: no {unmet.Need.Words()} on {unmet.Host.Name}: {unmet.Reason}");
+            Console.WriteLine($"    smallest change: {unmet.SmallestChange}");
         }
     }
 

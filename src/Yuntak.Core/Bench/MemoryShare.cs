@@ -19,7 +19,7 @@ public sealed record MemoryShare(Guest Guest, Sizing Sizing)
     /// <summary>What it may take at most: the ceiling it may reach, and the overhead.</summary>
     public ByteSize Promised { get; } = ByteSize.Max(Sizing.Ceiling, Needed(Guest, Sizing)) + Sizing.Overhead.Value;
 
-    private static bool Pinned(Guest guest) => guest.Kind == GuestKind.Machine && guest.HandedWhole.Any();
+    private static bool Pinned(Guest guest) => guest.Kind == GuestKind.Machine && guest.IsPinned;
 
     private static ByteSize Needed(Guest guest, Sizing sizing) =>
         guest.Kind == GuestKind.Machine

@@ -1,3 +1,4 @@
+using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
@@ -9,6 +10,7 @@ public class Sums
 {
     private readonly Dictionary<GuestId, Sizing> sizings;
     private readonly Dictionary<HostId, HostAssessment> hosts;
+    private readonly Lazy<IReadOnlyList<HostDevices>> devices;
 
     /// <summary>Works a lab out.</summary>
     protected Sums(Lab lab)
@@ -21,6 +23,7 @@ public class Sums
         var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
         Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]], lab.Folders))];
         hosts = Hosts.ToDictionary(h => h.Host.Id);
+        devices = new(() => [.. lab.Hosts.Select(h => new HostDevices(lab, h))]);
     }
 
     /// <summary>The lab.</summary>
@@ -31,6 +34,9 @@ public class Sums
 
     /// <summary>Every guest, sized, in the lab's order.</summary>
     public IReadOnlyList<Sizing> Guests { get; }
+
+    /// <summary>The devices of every host and what is claimed of them, in the lab's order; worked out when somebody asks.</summary>
+    public IReadOnlyList<HostDevices> Devices => devices.Value;
 
     /// <summary>The guests that are asked for but on no host.</summary>
     public IEnumerable<Sizing> NotPlaced => Guests.Where(s => HostOf(s.Guest) is null);

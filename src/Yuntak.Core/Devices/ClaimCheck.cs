@@ -2,86 +2,152 @@ using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using static Yuntak.Core.Devices.ClaimClash;
 
 namespace Yuntak.Core.Devices;
 
 /// <summary>Says what becomes of claims, before they are made: possible, with collateral, or impossible, and why.</summary>
 public sealed class ClaimCheck
 {
-    private readonly Lab lab;
-    private readonly DeviceMap map;
+    /// <summary>The number of a claim that is only tried, in the place of the guest's own on the same device.</summary>
+    internal const int Tried = -1;
 
-    /// <summary>What others have of the host's devices: the guest, the way, the device.</summary>
-    private readonly List<(Guest Guest, ClaimWay Way, string Device)> taken;
+    /// <summary>The number of a claim that is only tried, beside all that the guest has.</summary>
+    internal const int Added = -2;
+
+    private readonly Lab lab;
+
+    /// <summary>What is chosen already, by the claim that says so.</summary>
+    private readonly List<(AskedClaim Asked, Hold Hold)> held;
 
     private ClaimCheck(Lab lab, DeviceMap map)
     {
-        (this.lab, this.map) = (lab, map);
-        taken =
+        (this.lab, Map) = (lab, map);
+        var book = lab.Book;
+        Asked =
         [
-            .. lab
-                .Guests.Where(g => lab.HostOf(g)?.Id == map.Host.Id)
-                .SelectMany(g =>
-                    g.Devices.Select(d => (g, ClaimWay.Whole, d))
-                        .Concat(g.Claims.Where(c => c is { Way: not null, Device: not null }).Select(c => (g, c.Way!.Value, c.Device!)))
-                ),
+            .. lab.GuestsOn(map.Host.Id)
+                .SelectMany(g => lab.GuestsIn(g.Id).Prepend(g))
+                .SelectMany(g => GuestClaims.Of(map.Host.Hardware, book, g)),
         ];
+        held = [.. Asked.Where(a => a.Claim.Chosen).Select(a => (a, new Hold(a.Guest, a.Claim.Way!.Value, a.Claim.Device!)))];
     }
+
+    /// <summary>The map of the host.</summary>
+    public DeviceMap Map { get; }
+
+    /// <summary>All that is claimed by the guests of the host, guest by guest.</summary>
+    public IReadOnlyList<AskedClaim> Asked { get; }
 
     /// <summary>The check for one host of a lab.</summary>
     public static ClaimCheck On(Lab lab, DeviceMap map) => new(lab, map);
 
     /// <summary>All claims of the guests on the host, each with the best way there is where way or device are open. Devices listed on guests are whole claims.</summary>
-    public IEnumerable<ClaimVerdict> Claims() =>
-        from guest in lab.Guests
-        where lab.HostOf(guest)?.Id == map.Host.Id
-        from claim in guest
-            .Devices.Select(d => new DeviceClaim(DeviceSorts.NeedOf(map.Host.Hardware.Function(d)), ClaimWay.Whole, d))
-            .Concat(guest.Claims)
-        select Best(guest, claim);
+    public IEnumerable<ClaimVerdict> Claims() => Asked.Select(Best);
 
-    /// <summary>Every way a claim could be met on the host, side by side: the best first.</summary>
-    public IReadOnlyList<ClaimVerdict> Ways(Guest guest, DeviceClaim claim) =>
-        [
-            .. from device in claim.Device is { } named ? [named] : DeviceSorts.Of(map.Host, claim.Need)
-            from way in claim.Way is { } chosen ? [chosen] : Enum.GetValues<ClaimWay>().Where(w => Suits(guest, w, device))
-            let verdict = Of(guest, claim.Need, device, way)
-            orderby verdict.Answer, verdict.AlsoMoves.Count, verdict.Pins, verdict.Reasons.Count
-            select verdict,
-        ];
+    /// <summary>The ways a claim could be met beside what others have, side by side: the best first.</summary>
+    /// <param name="asked">The claim.</param>
+    /// <param name="every">Whether to look past the way and device that are chosen.</param>
+    public IReadOnlyList<ClaimVerdict> Ways(AskedClaim asked, bool every = false) =>
+        Ordered(Candidates(asked, every).Select(c => Of(asked, c.Device, c.Way)));
+
+    /// <summary>The chosen claims that cannot both be met, each pair once, with what speaks against the first.</summary>
+    internal IEnumerable<(AskedClaim Mine, AskedClaim Other, string Reason, ClaimTrouble Trouble)> Clashes()
+    {
+        for (var n = 0; n < held.Count; n++)
+        {
+            foreach (var (asked, hold) in held.Take(n))
+            {
+                if (Between(Map, held[n].Hold, hold) is var (reason, trouble))
+                {
+                    yield return (held[n].Asked, asked, reason, trouble);
+                }
+            }
+        }
+    }
 
     /// <summary>The best way to meet a claim; where there is none, why.</summary>
-    public ClaimVerdict Best(Guest guest, DeviceClaim claim)
+    public ClaimVerdict Best(AskedClaim asked)
     {
-        var ways = Ways(guest, claim);
+        var ways = Ways(asked);
         return ways.Count > 0
             ? ways[0]
             : new ClaimVerdict(
-                guest,
-                claim.Need,
-                claim.Device,
-                claim.Way,
+                asked.Guest,
+                asked.Claim.Need,
+                asked.Claim.Device,
+                asked.Claim.Way,
                 ClaimAnswer.Impossible,
                 [],
                 default,
                 [
-                    claim is { Need: DeviceNeed.Other, Device: null }
+                    asked.Claim is { Need: DeviceNeed.Other, Device: null }
                         ? "which device it is has not been said"
-                        : $"{map.Host.Name} has no {claim.Need.Words()} that was read",
-                    .. map.Gaps,
-                ]
-            );
+                        : $"{Map.Host.Name} has no {asked.Claim.Need.Words()} that was read",
+                    .. Map.Gaps,
+                ],
+                []
+            )
+            {
+                Asked = asked,
+                Host = Map.Host.Id,
+            };
     }
 
-    /// <summary>What becomes of one way on one device.</summary>
-    public ClaimVerdict Of(Guest guest, DeviceNeed need, string device, ClaimWay way)
+    /// <summary>What becomes of one way on one device, beside what is chosen already.</summary>
+    public ClaimVerdict Of(Guest guest, DeviceNeed need, string device, ClaimWay way) =>
+        Of(new AskedClaim(guest, new DeviceClaim(need, way, device), AskedBy.Claim) { Number = Tried }, device, way);
+
+    /// <summary>The ways a claim could be met if nobody else claimed anything.</summary>
+    internal IReadOnlyList<ClaimVerdict> Alone(AskedClaim asked) =>
+        Ordered(Candidates(asked, every: false).Select(c => Judge(asked, c.Device, c.Way, [])));
+
+    /// <summary>The devices and ways that may be meant: those chosen, else all that suit.</summary>
+    private IEnumerable<(string Device, ClaimWay Way)> Candidates(AskedClaim asked, bool every)
     {
+        var claim = asked.Claim;
+        return from device in claim.Device is { } named && !(every && claim.Need != DeviceNeed.Other) ? [named] : Devices(claim)
+            from way in claim.Way is { } chosen && !every ? [chosen] : Enum.GetValues<ClaimWay>().Where(w => Suits(asked.Guest, w, device))
+            select (device, way);
+    }
+
+    /// <summary>The devices of the sort that is needed, and the one that is named, if it is of another.</summary>
+    private IEnumerable<string> Devices(DeviceClaim claim)
+    {
+        var devices = DeviceSorts.Of(Map.Host, claim.Need);
+        return claim.Device is { } named ? devices.Append(named).Distinct(StringComparer.Ordinal) : devices;
+    }
+
+    private static List<ClaimVerdict> Ordered(IEnumerable<ClaimVerdict> verdicts) =>
+        [
+            .. verdicts
+                .OrderBy(v => v.Answer)
+                .ThenBy(v => v.AlsoMoves.Count)
+                .ThenBy(v => v.Pins > ByteSize.Zero)
+                .ThenBy(v => v.Reasons.Count),
+        ];
+
+    private ClaimVerdict Of(AskedClaim asked, string device, ClaimWay way) =>
+        // A claim is not held against itself; one that is only tried takes the place of the guest's own claim on that device.
+        Judge(
+            asked,
+            device,
+            way,
+            held.Where(h =>
+                    h.Asked.Guest.Id != asked.Guest.Id || (asked.Number == Tried ? h.Hold.Device != device : h.Asked.Number != asked.Number)
+                )
+                .Select(h => h.Hold)
+        );
+
+    private ClaimVerdict Judge(AskedClaim asked, string device, ClaimWay way, IEnumerable<Hold> others)
+    {
+        var guest = asked.Guest;
         ClaimCase found = new();
-        var usb = map.Usb.FirstOrDefault(u => u.Device.Port == device);
-        var function = map.Host.Hardware.Function(device);
+        var usb = Map.At(device);
+        var function = Map.Host.Hardware.Function(device);
         if (usb is null && function is null)
         {
-            found.No($"{map.Host.Name} has nothing at {device} that was read");
+            found.No($"{Map.Host.Name} has nothing at {device} that was read");
         }
         else if (way == ClaimWay.Node ? guest.Kind == GuestKind.Machine : guest.Kind != GuestKind.Machine)
         {
@@ -91,178 +157,55 @@ public sealed class ClaimCheck
                     : $"only a machine takes a device {way.Words()}"
             );
         }
+        else if (way is ClaimWay.UsbId or ClaimWay.UsbPort && usb is null)
+        {
+            found.No($"{device} is no USB port");
+        }
         else
         {
-            switch (way)
-            {
-                case ClaimWay.Whole:
-                    Whole(guest, usb?.Controller ?? device, usb, found);
-                    break;
-                case ClaimWay.UsbId or ClaimWay.UsbPort when usb is null:
-                    found.No($"{device} is no USB port");
-                    break;
-                case ClaimWay.UsbId or ClaimWay.UsbPort:
-                    Usb(guest, usb, way, found);
-                    break;
-                case ClaimWay.Node:
-                    Node(guest, usb?.Controller ?? device, device, function, found);
-                    break;
-                case ClaimWay.Slice:
-                    found.No("which cards give slices was not read");
-                    break;
-            }
+            new ClaimWays(lab, Map, guest, found).Look(way, device, usb, function);
+            Beside(new Hold(guest, way, device), function, others, found);
         }
 
-        var pins = way == ClaimWay.Whole && found.Answer != ClaimAnswer.Impossible ? Sizing.Of(lab, guest).Memory : ByteSize.Zero;
-        return new ClaimVerdict(guest, need, device, way, found.Answer, found.AlsoMoves, pins, found.Reasons);
+        var pins =
+            way is ClaimWay.Whole or ClaimWay.Slice && found.Answer != ClaimAnswer.Impossible
+                ? Sizing.Of(lab, guest).Memory
+                : ByteSize.Zero;
+        return new ClaimVerdict(guest, asked.Claim.Need, device, way, found.Answer, found.AlsoMoves, pins, found.Reasons, found.Costs)
+        {
+            Asked = asked,
+            Host = Map.Host.Id,
+            Troubles = found.Troubles,
+        };
     }
 
-    private void Whole(Guest guest, string address, UsbPlace? stick, ClaimCase found)
+    /// <summary>What others have that this would take, and how many slices of a card are gone.</summary>
+    private void Beside(Hold mine, PciFunction? function, IEnumerable<Hold> others, ClaimCase found)
     {
-        if (map.Host.Hardware.Isolation == false)
+        var slices = 0;
+        foreach (var other in others)
         {
-            found.No($"I/O isolation is off on {map.Host.Name}");
-            return;
-        }
-
-        if (map.TrayOf(address) is not { } tray)
-        {
-            found.No($"the controller at {address} was not read as a card");
-            return;
-        }
-
-        foreach (var need in tray.NeededByHost)
-        {
-            found.No($"{(tray.Group is { } group ? $"group {group}" : need.What)} also holds {need.What}: {need.Why}");
-        }
-
-        if (tray.Group is null)
-        {
-            found.Along($"the isolation group of {address} was not read: run the script as root");
-        }
-
-        foreach (var other in tray.Moves.Where(f => f.Address != address))
-        {
-            found.Moves(other.Address, $"{other.Address} ({other.Name ?? other.ClassCode}) is in the same group and goes along");
-        }
-
-        foreach (var moved in tray.Moves)
-        {
-            foreach (var hanging in map.On(moved.Address).Where(u => u != stick && !u.Device.Hub))
+            if (Between(Map, mine, other) is var (reason, trouble))
             {
-                found.Moves(
-                    hanging.Device.Port,
-                    $"{hanging.Device.Name ?? "a device"} at port {hanging.Device.Port} hangs on it and goes along"
-                );
+                found.No(reason, trouble);
             }
 
-            if (moved.ConsoleGraphics)
-            {
-                found.Along($"{map.Host.Name} shows its console on {moved.Address} and is without a picture afterwards");
-            }
-
-            if (moved.Reset is "")
-            {
-                found.Along($"{moved.Address} cannot be reset: after the guest stops the host may need a restart");
-            }
-
-            foreach (var (other, way, device) in taken.Where(t => t.Guest.Id != guest.Id && ControllerOf(t.Device) == moved.Address))
-            {
-                found.No($"{other.Name} has {(way == ClaimWay.Whole ? moved.Address : device)}");
-            }
+            slices += mine.Way == ClaimWay.Slice && other.Way == ClaimWay.Slice && other.Device == mine.Device ? 1 : 0;
         }
 
-        if (guest.MayShrinkTo is not null)
+        if (slices > 0 && function?.Slices is { } most && slices >= most)
         {
-            found.Along($"{guest.Name} can no longer shrink: its memory is pinned");
+            found.No($"all {most} slices of {Map.NameOf(mine.Device)} are taken", ClaimTrouble.Taken);
         }
     }
 
-    private void Usb(Guest guest, UsbPlace usb, ClaimWay way, ClaimCase found)
-    {
-        if (usb.Device.BatteryLink)
-        {
-            found.No("the battery backup is linked to the host through it");
-        }
-
-        if (way == ClaimWay.UsbId)
-        {
-            if (usb.Device.Id is not { } id)
-            {
-                found.No($"the id of what is at port {usb.Device.Port} was not read");
-            }
-            else if (map.Usb.Count(u => u.Device.Id == id) > 1)
-            {
-                found.No($"{map.Usb.Count(u => u.Device.Id == id)} devices have the id {id}: take it by its port");
-            }
-        }
-
-        if (usb.Controller is { } controller)
-        {
-            NotHandedOver(guest, controller, found);
-        }
-
-        foreach (var (other, _, _) in taken.Where(t => t.Guest.Id != guest.Id && t.Device == usb.Device.Port && t.Way != ClaimWay.Node))
-        {
-            found.No($"{other.Name} has what is at port {usb.Device.Port}");
-        }
-    }
-
-    private void Node(Guest guest, string controller, string device, PciFunction? function, ClaimCase found)
-    {
-        NotHandedOver(guest, controller, found);
-        foreach (
-            var (other, _, _) in taken.Where(t =>
-                t.Guest.Id != guest.Id && t.Device == device && t.Way is ClaimWay.UsbId or ClaimWay.UsbPort
-            )
-        )
-        {
-            found.No($"{other.Name} has it by USB");
-        }
-
-        if (function is { Driver: null, ClassCode.Length: > 0 })
-        {
-            found.Along($"no driver of the host has {device}: install it first, or there is no node");
-        }
-
-        if (lab.Outer(guest) is { } outer)
-        {
-            if (outer.Kind == GuestKind.Machine)
-            {
-                found.No($"{guest.Name} runs inside {outer.Name}, a machine: the device has to go to {outer.Name}");
-            }
-            else
-            {
-                found.Along($"{outer.Name} has to map it too: two layers to keep right");
-            }
-        }
-    }
-
-    /// <summary>A controller that another guest has whole takes all that hangs on it along, in whichever group it lies.</summary>
-    private void NotHandedOver(Guest guest, string controller, ClaimCase found)
-    {
-        var tray = map.TrayOf(controller);
-        foreach (
-            var (other, _, device) in taken.Where(t =>
-                t.Guest.Id != guest.Id
-                && t.Way == ClaimWay.Whole
-                && (ControllerOf(t.Device) == controller || (tray?.Group is not null && map.TrayOf(ControllerOf(t.Device) ?? "") == tray))
-            )
-        )
-        {
-            found.No($"{other.Name} has {device} whole, and with it what hangs on {controller}");
-        }
-    }
-
-    private string? ControllerOf(string device) => map.Usb.FirstOrDefault(u => u.Device.Port == device)?.Controller ?? device;
-
-    /// <summary>The ways that are tried where none is chosen. Slices are not: which cards give them was not read.</summary>
+    /// <summary>The ways that are tried where none is chosen.</summary>
     private bool Suits(Guest guest, ClaimWay way, string device) =>
         way switch
         {
             ClaimWay.Whole => guest.Kind == GuestKind.Machine,
-            ClaimWay.UsbId or ClaimWay.UsbPort => guest.Kind == GuestKind.Machine && map.Usb.Any(u => u.Device.Port == device),
+            ClaimWay.UsbId or ClaimWay.UsbPort => guest.Kind == GuestKind.Machine && Map.At(device) is not null,
             ClaimWay.Node => guest.Kind != GuestKind.Machine,
-            ClaimWay.Slice => false,
+            ClaimWay.Slice => guest.Kind == GuestKind.Machine && Map.Host.Hardware.Function(device)?.Slices > 0,
         };
 }

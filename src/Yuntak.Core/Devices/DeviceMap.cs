@@ -7,6 +7,8 @@ namespace Yuntak.Core.Devices;
 public sealed class DeviceMap
 {
     private readonly Dictionary<string, DeviceTray> byAddress;
+    private readonly Dictionary<string, UsbPlace> byPort;
+    private readonly ILookup<string, UsbPlace> byController;
 
     private DeviceMap(Host host)
     {
@@ -34,6 +36,8 @@ public sealed class DeviceMap
             .DistinctBy(f => f.Address, StringComparer.Ordinal)
             .ToDictionary(f => f.Address, f => f.t, StringComparer.Ordinal);
         Usb = [.. host.Hardware.UsbDevices.Select(d => UsbPlace.Of(host.Hardware, d))];
+        byPort = Usb.DistinctBy(u => u.Device.Port, StringComparer.Ordinal).ToDictionary(u => u.Device.Port, StringComparer.Ordinal);
+        byController = Usb.Where(u => u.Controller is not null).ToLookup(u => u.Controller!, StringComparer.Ordinal);
         Gaps = [.. GapsOf(host)];
     }
 
@@ -55,8 +59,29 @@ public sealed class DeviceMap
     /// <summary>The tray a function lies in; null when the host has no such function.</summary>
     public DeviceTray? TrayOf(string address) => byAddress.GetValueOrDefault(address);
 
+    /// <summary>What is plugged into a USB port; null for a free port and for what is no port.</summary>
+    public UsbPlace? At(string port) => byPort.GetValueOrDefault(port);
+
     /// <summary>The USB devices that hang on a controller.</summary>
-    public IEnumerable<UsbPlace> On(string controller) => Usb.Where(u => u.Controller == controller);
+    public IEnumerable<UsbPlace> On(string controller) => byController[controller];
+
+    /// <summary>What a device is called, with where it is.</summary>
+    public string NameOf(string device) =>
+        At(device) is { } usb ? $"{usb.Device.Name ?? usb.Device.Id ?? "what is"} at port {device}"
+        : Host.Hardware.Function(device) is { } function ? $"{function.Name ?? PciClasses.KindOf(function.ClassCode)} at {device}"
+        : device;
+
+    /// <summary>The controller a device hangs on; the device itself when it is a function.</summary>
+    internal string ControllerOf(string device) => At(device)?.Controller ?? device;
+
+    /// <summary>Whether a device goes along when another one is handed over whole: it lies in the same group, or hangs on a controller that does.</summary>
+    /// <param name="whole">The function, or a USB device in whose place its controller goes.</param>
+    /// <param name="device">The device that may go along.</param>
+    internal bool GoesAlong(string whole, string device)
+    {
+        var (taken, asked) = (ControllerOf(whole), ControllerOf(device));
+        return taken == asked || (TrayOf(taken) is { } tray && ReferenceEquals(tray, TrayOf(asked)));
+    }
 
     private static IEnumerable<string> GapsOf(Host host)
     {

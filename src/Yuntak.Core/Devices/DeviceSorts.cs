@@ -1,28 +1,84 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Devices;
 
-/// <summary>Which devices of a host would meet a need. Functions are told by their class code, as published; USB devices carry no class here, so any that is no hub may be a stick.</summary>
+/// <summary>Which devices of a host would meet a need. Functions are told by their class code, as published; USB devices carry no class here and are told by what they call themselves.</summary>
 internal static class DeviceSorts
 {
-    private static readonly string[] Accelerators = ["ai", "accelerator", "neural", "tpu", "npu"];
+    private static readonly Dictionary<DeviceNeed, string[]> Words = new()
+    {
+        [DeviceNeed.RadioStick] = ["radio"],
+        [DeviceNeed.SerialAdapter] = ["serial", "uart"],
+        [DeviceNeed.AiAccelerator] = ["ai", "accelerator", "neural", "tpu", "npu"],
+        [DeviceNeed.Sound] = ["sound", "audio", "headset"],
+    };
 
-    /// <summary>The devices: addresses of functions and paths of USB ports, those that are surely of the sort first.</summary>
+    /// <summary>Words of what is surely no stick anybody looks for.</summary>
+    private static readonly string[] OfOthers =
+    [
+        "keyboard",
+        "mouse",
+        "hub",
+        "reader",
+        "battery",
+        "webcam",
+        "camera",
+        "printer",
+        "disk",
+        "storage",
+        "flash",
+        "receiver",
+    ];
+
+    /// <summary>Drivers that show a picture from a memory the firmware set up, and do nothing else.</summary>
+    private static readonly string[] PictureOnly = ["simpledrm", "simple-framebuffer", "efifb", "vesafb", "efi-framebuffer"];
+
+    /// <summary>The devices: addresses of functions and paths of USB ports, those that are surely of the sort first. Where some surely are, what only may be is left out.</summary>
     public static IEnumerable<string> Of(Host host, DeviceNeed need)
     {
-        var functions = host.Hardware.Functions.Where(f => Is(f, need)).Select(f => f.Address);
-        var sticks = need is DeviceNeed.RadioStick or DeviceNeed.SerialAdapter or DeviceNeed.AiAccelerator
-            ? host
-                .Hardware.UsbDevices.Where(d => !d.Hub && !d.BatteryLink && (need != DeviceNeed.AiAccelerator || Says(d, Accelerators)))
-                .OrderByDescending(d => Says(d, need == DeviceNeed.SerialAdapter ? ["serial"] : ["radio"]))
-                .Select(d => d.Port)
+        var functions = host.Hardware.Functions.Where(f => Is(f, need)).Select(f => f.Address).Distinct(StringComparer.Ordinal);
+        if (!MayBeUsb(need))
+        {
+            return functions;
+        }
+
+        List<UsbDevice> plugged = [.. host.Hardware.UsbDevices.Where(d => !d.Hub && !d.BatteryLink)];
+        List<UsbDevice> sure = [.. plugged.Where(d => Says(d, Words[need]))];
+        var sticks =
+            sure.Count > 0 ? sure
+            : need is DeviceNeed.RadioStick or DeviceNeed.SerialAdapter ? plugged.Where(d => !IsOtherThan(d, need))
             : [];
-        return functions.Concat(sticks);
+        return functions.Concat(sticks.Select(d => d.Port).Distinct(StringComparer.Ordinal));
     }
 
     /// <summary>The need a function would meet, by its class code; «other» for what is of no sort that is named.</summary>
     public static DeviceNeed NeedOf(PciFunction? function) =>
         function is null ? DeviceNeed.Other : Enum.GetValues<DeviceNeed>().Where(n => Is(function, n)).FirstOrDefault(DeviceNeed.Other);
+
+    /// <summary>Whether what meets a need may hang on a USB port.</summary>
+    public static bool MayBeUsb(DeviceNeed need) => Words.ContainsKey(need);
+
+    /// <summary>Whether a function is a USB controller (PCI class 0c03).</summary>
+    public static bool IsUsbController(PciFunction function) => function.ClassCode == "0c03";
+
+    /// <summary>Whether the kernel makes no device node for a function that a container could share: bridges, controllers and network cards.</summary>
+    public static bool HasNoNode(PciFunction function) =>
+        IsUsbController(function)
+        || function.ClassCode.StartsWith("06", StringComparison.Ordinal)
+        || Is(function, DeviceNeed.DiskController)
+        || Is(function, DeviceNeed.NetworkPort);
+
+    /// <summary>Whether what drives a graphics card only shows a picture and cannot convert video.</summary>
+    public static bool OnlyShowsAPicture(PciFunction function) =>
+        function.IsGraphics && function.Driver is { } driver && PictureOnly.Contains(driver, StringComparer.Ordinal);
+
+    /// <summary>Whether a USB device says what it is, so that it is surely no disk and no network adapter.</summary>
+    public static bool SaysWhatItIs(UsbDevice device) =>
+        Words.Values.Any(w => Says(device, w)) || Says(device, ["keyboard", "mouse", "webcam", "camera", "printer"]);
+
+    private static bool IsOtherThan(UsbDevice device, DeviceNeed need) =>
+        Says(device, OfOthers) || Words.Any(w => w.Key != need && Says(device, w.Value));
 
     private static bool Is(PciFunction function, DeviceNeed need) =>
         need switch
@@ -36,5 +92,5 @@ internal static class DeviceSorts
         };
 
     private static bool Says(UsbDevice device, string[] words) =>
-        device.Name?.ToLowerInvariant().Split([' ', '-', '_'], StringSplitOptions.RemoveEmptyEntries).Any(words.Contains) == true;
+        device.Name?.ToLowerInvariant().Split([' ', '-', '_', '/', ','], StringSplitOptions.RemoveEmptyEntries).Any(words.Contains) == true;
 }

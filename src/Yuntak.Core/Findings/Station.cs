@@ -12,6 +12,9 @@ public enum Station
     /// <summary>Pools: room, risk, cost and growth.</summary>
     Disks,
 
+    /// <summary>Who has which hardware.</summary>
+    Devices,
+
     /// <summary>Putting guests on hosts.</summary>
     Bench,
 

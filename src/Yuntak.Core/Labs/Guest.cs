@@ -24,6 +24,9 @@ namespace Yuntak.Core.Labs;
 /// <param name="Growth">How its bulk data grows; null until somebody says.</param>
 /// <param name="Ports">TCP ports its service answers on, as somebody said; empty while nobody has, and then only those a published standard names are known.</param>
 /// <param name="Claims">The devices it needs, with the way each is handed over where that is chosen.</param>
+/// <param name="GoesWithout">Needs its profiles bring along that it does without.</param>
+/// <param name="MovesRunning">Whether it is meant to move to another host while it runs.</param>
+/// <param name="BackedUpWithMemory">Whether backups keep its memory too, taken while it runs.</param>
 /// <param name="Networks">For an app stack: the engine's networks it is in, by name.</param>
 /// <param name="Variables">For an app stack: the names of its environment variables. Their values are never kept.</param>
 /// <param name="Nodes">For an app stack: device nodes of the host mapped into it.</param>
@@ -49,6 +52,9 @@ public sealed record Guest(
     Growth? Growth = null,
     ValueList<int> Ports = default,
     ValueList<DeviceClaim> Claims = default,
+    ValueList<DeviceNeed> GoesWithout = default,
+    bool MovesRunning = false,
+    bool BackedUpWithMemory = false,
     ValueList<string> Networks = default,
     ValueList<string> Variables = default,
     ValueList<string> Nodes = default,
@@ -64,11 +70,14 @@ public sealed record Guest(
                 .Concat(Claims.Where(c => c is { Way: ClaimWay.Whole, Device: not null }).Select(c => c.Device!))
                 .Distinct(StringComparer.Ordinal);
 
+    /// <summary>Whether a device may reach all of its memory at any time, so that all of it is pinned: one handed over whole, or a slice of one.</summary>
+    public bool IsPinned => HandedWhole.Any() || Claims.Any(c => c is { Way: ClaimWay.Slice, Device: not null });
+
     /// <summary>The same guest on another host: devices stay where they are, and what it claimed is open again.</summary>
     public Guest WithoutDevices() =>
         this with
         {
             Devices = [],
-            Claims = Claims.Change(c => c.Device is not null, c => c with { Device = null }),
+            Claims = Claims.Change(c => c.Device is not null, c => c with { Device = null, Mapped = null }),
         };
 }

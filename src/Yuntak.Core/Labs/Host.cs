@@ -112,6 +112,14 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
         init => Facts = Facts with { ReadOn = value };
     }
 
+    /// <inheritdoc cref="HostFacts.Tries"/>
+    [JsonIgnore]
+    public ValueList<DeviceTry> Tries
+    {
+        get => Facts.Tries;
+        init => Facts = Facts with { Tries = value };
+    }
+
     /// <inheritdoc cref="HostFacts.Checks"/>
     [JsonIgnore]
     public ValueList<ReadinessCheck> Checks

@@ -23,6 +23,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="SystemShare">What its system takes of the boot disk, as somebody said; null to follow its kind.</param>
 /// <param name="CoreSpeed">How fast a core is, with 1 for the reference core, measured or said; null to follow its kind.</param>
 /// <param name="Encoder">What sort of video encoder it has, for when its capacity is not known; null while nobody said.</param>
+/// <param name="Tries">Controllers that were tried while looking for a stick.</param>
 public sealed record HostFacts(
     Processor Processor,
     ByteSize Memory,
@@ -42,5 +43,6 @@ public sealed record HostFacts(
     ByteSize? BaseMemory = null,
     ByteSize? SystemShare = null,
     double? CoreSpeed = null,
-    EncoderClass? Encoder = null
+    EncoderClass? Encoder = null,
+    ValueList<DeviceTry> Tries = default
 );

@@ -70,18 +70,6 @@ public static class LabWords
         (EncoderClass.Card, "card", "a graphics card")
     );
 
-    /// <summary>What sorts of devices guests need.</summary>
-    public static readonly WordTable<DeviceNeed> Needs = new(
-        (DeviceNeed.RadioStick, "radio-stick", "radio stick"),
-        (DeviceNeed.VideoEncoder, "video-encoder", "video encoder"),
-        (DeviceNeed.AiAccelerator, "ai-accelerator", "AI accelerator"),
-        (DeviceNeed.DiskController, "disk-controller", "disk controller"),
-        (DeviceNeed.NetworkPort, "network-port", "network port"),
-        (DeviceNeed.SerialAdapter, "serial-adapter", "serial adapter"),
-        (DeviceNeed.Sound, "sound", "sound"),
-        (DeviceNeed.Other, "other", "other device")
-    );
-
     /// <summary>The ways to hand a device over.</summary>
     public static readonly WordTable<ClaimWay> Ways = new(
         (ClaimWay.Whole, "whole", "whole"),
@@ -151,9 +139,6 @@ public static class LabWords
 
     /// <summary>What a tier does, in words.</summary>
     public static string Words(this TierKind tier) => Tiers.Display(tier);
-
-    /// <summary>A sort of device in words.</summary>
-    public static string Words(this DeviceNeed need) => Needs.Display(need);
 
     /// <summary>A way in words.</summary>
     public static string Words(this ClaimWay way) => Ways.Display(way);

@@ -204,6 +204,7 @@ internal static class FurtherServices
             [GuestKind.Machine, GuestKind.SystemContainer],
             "It brings its own system, and a graphics chip when it is handed one: a machine.",
             Needs: ["a graphics chip, for moving pictures"],
+            Claims: [new(DeviceNeed.VideoEncoder)],
             StartOrder: 80,
             LeastProcessors: HouseholdServices.TwoAsMachine
         ),

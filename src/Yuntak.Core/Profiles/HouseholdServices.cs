@@ -48,6 +48,7 @@ internal static class HouseholdServices
             DayShape.Household,
             [GuestKind.Machine, GuestKind.AppStack],
             "A machine brings the hub's own system with its add-ons and takes a radio stick cleanly; an app stack is lighter when you need the hub alone.",
+            Claims: [new(DeviceNeed.RadioStick)],
             StartOrder: 30,
             FirstStartMinutes: 20,
             LeastProcessors: TwoAsMachine
@@ -114,6 +115,11 @@ internal static class HouseholdServices
             [GuestKind.AppStack, GuestKind.SystemContainer, GuestKind.Machine],
             "Published as an image with a few named folders: an app stack. A machine when it gets an accelerator of its own.",
             Needs: ["a video decoder", "an AI accelerator, when it points things out"],
+            Claims:
+            [
+                new(DeviceNeed.VideoEncoder, Unless: ["software-decoding"]),
+                new(DeviceNeed.AiAccelerator, ["detection"], ["software-looks"]),
+            ],
             Bandwidth: [new("camera stream", 1, ["cameras", "bitrate"], Trade: false)],
             Accelerator:
             [
@@ -147,6 +153,7 @@ internal static class HouseholdServices
             [GuestKind.Machine],
             "It faces the internet and brings its own system: a machine only. It starts first.",
             Needs: ["two network ports, or one with tagged networks"],
+            Claims: [new(DeviceNeed.NetworkPort)],
             StartOrder: 1,
             LeastProcessors: TwoAsMachine
         ),

@@ -53,6 +53,7 @@ internal static class MediaLibrary
         [GuestKind.SystemContainer, GuestKind.AppStack, GuestKind.Machine],
         "A system container can share the host's video encoder with others. Read-only access to the library is enough.",
         Needs: ["a video encoder, to spare the cores"],
+        Claims: [new(DeviceNeed.VideoEncoder, Unless: [ProfileBook.SoftwareEncoding])],
         Encode:
         [
             new("1080p ÷ 2 + 720p", Video.Conversion(Hd, SmallHd), ["conversions-1080p"]),

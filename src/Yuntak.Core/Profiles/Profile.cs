@@ -18,6 +18,7 @@ namespace Yuntak.Core.Profiles;
 /// <param name="Shape">How the day goes.</param>
 /// <param name="MemoryFloorGiB">The least memory that makes sense, in GiB.</param>
 /// <param name="Needs">Devices it needs, in words.</param>
+/// <param name="Claims">Devices it needs, as claims it brings along.</param>
 /// <param name="Ports">Ports it answers on where a published standard names them; others are asked of the person.</param>
 /// <param name="StartOrder">Small numbers start first.</param>
 /// <param name="FirstStartMinutes">How long the first start may take.</param>
@@ -49,6 +50,7 @@ public sealed record Profile(
     string Advice,
     double MemoryFloorGiB = 0,
     ValueList<string> Needs = default,
+    ValueList<ProfileClaim> Claims = default,
     ValueList<int> Ports = default,
     int StartOrder = 50,
     int FirstStartMinutes = 2,

@@ -41,6 +41,14 @@ internal static class ProfileChecks
             yield return new Problem("shape", "24 numbers from 0 to 1 belong here, midnight first");
         }
 
+        for (var n = 0; n < profile.Claims.Count; n++)
+        {
+            foreach (var id in profile.Claims[n].Per.Concat(profile.Claims[n].Unless).Where(id => profile.Loads.All(l => l.Id != id)))
+            {
+                yield return new Problem($"claims[{n}]", $"there is no load «{id}»");
+            }
+        }
+
         foreach (var problem in LoadProblems(profile).Concat(ProfileTerms.All.SelectMany(t => TermProblems(profile, t))))
         {
             yield return problem;

@@ -117,6 +117,42 @@ public static class ProfileShapes
         )
     );
 
+    private static readonly Shape<ProfileClaim> Claim = new(
+        "claim",
+        new ProfileClaim(DeviceNeed.Other),
+        Of<ProfileClaim>.Always(
+            "need",
+            nameof(ProfileClaim.Need),
+            "needs",
+            Codecs.Word(ProfileWords.Needs),
+            DeviceNeed.Other,
+            c => c.Need,
+            (c, v) => c with { Need = v }
+        ),
+        new ListOf<ProfileClaim, string>(
+            "per",
+            nameof(ProfileClaim.Per),
+            "loads that ask for it",
+            Id,
+            c => c.Per,
+            (c, v) => c with { Per = v }
+        )
+        {
+            Most = 10,
+        },
+        new ListOf<ProfileClaim, string>(
+            "unless",
+            nameof(ProfileClaim.Unless),
+            "only while these are answered with no",
+            Id,
+            c => c.Unless,
+            (c, v) => c with { Unless = v }
+        )
+        {
+            Most = 10,
+        }
+    );
+
     /// <summary>A profile.</summary>
     public static readonly Shape<Profile> Profile = new(
         "profile",
@@ -164,6 +200,18 @@ public static class ProfileShapes
         new ListOf<Profile, string>("needs", nameof(Profiles.Profile.Needs), "needs", Text, p => p.Needs, (p, v) => p with { Needs = v })
         {
             Most = 20,
+        },
+        new Parts<Profile, ProfileClaim>(
+            "claims",
+            nameof(Profiles.Profile.Claims),
+            "claim",
+            () => Claim,
+            c => ProfileWords.Needs.Word(c.Need),
+            p => p.Claims,
+            (p, v) => p with { Claims = v }
+        )
+        {
+            Most = 8,
         },
         new ListOf<Profile, int>(
             "ports",

@@ -23,9 +23,24 @@ public static class ProfileWords
         (Family.Workshop, "workshop", "Workshop")
     );
 
+    /// <summary>What sorts of devices guests need.</summary>
+    public static readonly WordTable<DeviceNeed> Needs = new(
+        (DeviceNeed.RadioStick, "radio-stick", "radio stick"),
+        (DeviceNeed.VideoEncoder, "video-encoder", "video encoder"),
+        (DeviceNeed.AiAccelerator, "ai-accelerator", "AI accelerator"),
+        (DeviceNeed.DiskController, "disk-controller", "disk controller"),
+        (DeviceNeed.NetworkPort, "network-port", "network port"),
+        (DeviceNeed.SerialAdapter, "serial-adapter", "serial adapter"),
+        (DeviceNeed.Sound, "sound", "sound"),
+        (DeviceNeed.Other, "other", "other device")
+    );
+
     /// <summary>A kind of guest in words.</summary>
     public static string Words(this GuestKind kind) => Kinds.Display(kind);
 
     /// <summary>A family in words.</summary>
     public static string Words(this Family family) => Families.Display(family);
+
+    /// <summary>A sort of device in words.</summary>
+    public static string Words(this DeviceNeed need) => Needs.Display(need);
 }

@@ -1,5 +1,6 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Bench.Rules;
+using Yuntak.Core.Devices.Rules;
 using Yuntak.Core.Disks.Rules;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit.Rules;
@@ -11,7 +12,14 @@ namespace Yuntak.Core.Stations;
 public static class RuleBook
 {
     /// <summary>The rules, station by station: each brings its own list.</summary>
-    public static readonly IReadOnlyList<IRule> Rules = [.. KitRules.All, .. WantsRules.All, .. DisksRules.All, .. BenchRules.All];
+    public static readonly IReadOnlyList<IRule> Rules =
+    [
+        .. KitRules.All,
+        .. WantsRules.All,
+        .. DisksRules.All,
+        .. DevicesRules.All,
+        .. BenchRules.All,
+    ];
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
     public static IReadOnlyList<Finding> Check(Assessment lab) =>

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Formats.Answers;
 
@@ -8,16 +9,27 @@ namespace Yuntak.Formats.Answers;
 public static class DevicesAnswer
 {
     /// <summary>The answer for some hosts of a lab.</summary>
-    public static string Of(Lab lab, IReadOnlyList<Host> hosts)
+    /// <param name="hosts">The hosts.</param>
+    /// <param name="homeless">Claims of guests that are on no host.</param>
+    /// <param name="assigned">The assignment, where it was asked for.</param>
+    public static string Of(IReadOnlyList<HostDevices> hosts, IReadOnlyList<AskedClaim> homeless, DeviceAssignment? assigned)
     {
-        var maps = hosts.Select(DeviceMap.Of).ToList();
-        return JsonAnswers.Text(
-            new JsonObject
-            {
-                ["hosts"] = new JsonArray([.. maps.Select(Map)]),
-                ["claims"] = new JsonArray([.. maps.SelectMany(m => ClaimCheck.On(lab, m).Claims()).Select(Claim)]),
-            }
-        );
+        var answer = new JsonObject
+        {
+            ["hosts"] = new JsonArray([.. hosts.Select(h => Map(h.Map))]),
+            ["claims"] = new JsonArray([.. hosts.SelectMany(h => h.Verdicts).Select(Claim), .. homeless.Select(Homeless)]),
+        };
+        if (assigned is not null)
+        {
+            answer["assignment"] = new JsonArray([.. assigned.Met.Select(Met)]);
+            answer["unmet"] = new JsonArray([
+                .. assigned.Unmet.Select(u => Unmet(u.Guest, u.Need, u.Host.Name, u.Reason, u.SmallestChange)),
+                .. homeless.Select(h => Unmet(h.Guest, h.Claim.Need, null, NoHost(h), $"put {h.Guest.Name} on a host")),
+            ]);
+            answer["optimal"] = assigned.Optimal;
+        }
+
+        return JsonAnswers.Text(answer);
     }
 
     /// <summary>What <c>devices --before A --after B --json</c> answers.</summary>
@@ -52,11 +64,45 @@ public static class DevicesAnswer
             ["group"] = usb.Group,
         };
 
+    private static JsonObject Met(ClaimVerdict met) =>
+        new()
+        {
+            ["guest"] = met.Guest.Name,
+            ["need"] = ProfileWords.Needs.Word(met.Need),
+            ["device"] = met.Device,
+            ["way"] = LabWords.Ways.Word(met.Way!.Value),
+        };
+
+    private static JsonObject Unmet(Guest guest, DeviceNeed need, string? host, string reason, string change) =>
+        new()
+        {
+            ["guest"] = guest.Name,
+            ["need"] = ProfileWords.Needs.Word(need),
+            ["host"] = host,
+            ["reason"] = reason,
+            ["smallestChange"] = change,
+        };
+
+    private static string NoHost(AskedClaim asked) => $"{asked.Guest.Name} is on no host";
+
+    private static JsonObject Homeless(AskedClaim asked) =>
+        new()
+        {
+            ["guest"] = asked.Guest.Name,
+            ["need"] = ProfileWords.Needs.Word(asked.Claim.Need),
+            ["device"] = asked.Claim.Device,
+            ["way"] = asked.Claim.Way is { } way ? LabWords.Ways.Word(way) : null,
+            ["verdict"] = ClaimAnswer.Impossible.ToString().ToLowerInvariant(),
+            ["alsoMoves"] = new JsonArray(),
+            ["pinsMemoryBytes"] = 0,
+            ["reasons"] = new JsonArray(JsonValue.Create(NoHost(asked))),
+        };
+
     private static JsonObject Claim(ClaimVerdict claim) =>
         new()
         {
             ["guest"] = claim.Guest.Name,
-            ["need"] = LabWords.Needs.Word(claim.Need),
+            ["need"] = ProfileWords.Needs.Word(claim.Need),
             ["device"] = claim.Device,
             ["way"] = claim.Way is { } way ? LabWords.Ways.Word(way) : null,
             ["verdict"] = claim.Answer.ToString().ToLowerInvariant(),

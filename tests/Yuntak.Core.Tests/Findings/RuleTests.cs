@@ -234,7 +234,7 @@ public class RuleTests
                 )
             },
             {
-                "wants.host-needs-device",
+                "devices.host-needs",
                 Small
                     .Lab(
                         (kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Controller = "0000:00:17.0" }) }).With(

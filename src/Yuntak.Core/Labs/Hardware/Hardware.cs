@@ -20,6 +20,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Found">Disks found joined, or mounted by themselves.</param>
 /// <param name="Listeners">Addresses and ports that are taken.</param>
 /// <param name="Runs">What runs in control groups.</param>
+/// <param name="GroupsSplit">Whether the kernel was told to split isolation groups that the board does not keep apart; null when nobody looked.</param>
 public sealed record Hardware(
     ValueList<MemorySlot> MemorySlots = default,
     ValueList<PciFunction> Functions = default,
@@ -36,7 +37,8 @@ public sealed record Hardware(
     ValueList<Mount> Mounts = default,
     ValueList<FoundPool> Found = default,
     ValueList<Listener> Listeners = default,
-    ValueList<Running> Runs = default
+    ValueList<Running> Runs = default,
+    bool? GroupsSplit = null
 )
 {
     /// <summary>Nothing known.</summary>

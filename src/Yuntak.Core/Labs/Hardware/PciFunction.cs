@@ -11,6 +11,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Slot">The slot it is plugged into, when the board says so.</param>
 /// <param name="ConsoleGraphics">Whether the host shows its own console on it.</param>
 /// <param name="EncodeMegapixels">For a graphics card: how much its video encoder does in Mpx/s, measured or from its maker; null until somebody says.</param>
+/// <param name="Slices">How many virtual functions it can be cut into (single-root I/O virtualisation); null when nobody looked.</param>
 public sealed record PciFunction(
     string Address,
     string ClassCode,
@@ -21,7 +22,8 @@ public sealed record PciFunction(
     string? Reset = null,
     string? Slot = null,
     bool ConsoleGraphics = false,
-    double? EncodeMegapixels = null
+    double? EncodeMegapixels = null,
+    int? Slices = null
 )
 {
     /// <summary>Whether it draws pictures: a display controller, which is where video encoders sit.</summary>

@@ -74,6 +74,14 @@ internal static class DeviceShapes
             Codecs.Number(0, 1e9),
             f => f.EncodeMegapixels,
             (f, v) => f with { EncodeMegapixels = v }
+        ),
+        Of<PciFunction>.Maybe(
+            "slices",
+            nameof(PciFunction.Slices),
+            "slices it can be cut into",
+            Codecs.Whole(0, 65_535),
+            f => f.Slices,
+            (f, v) => f with { Slices = v }
         )
     );
 

@@ -71,7 +71,7 @@ internal static class GuestPartShapes
             "need",
             nameof(DeviceClaim.Need),
             "needs",
-            Codecs.Word(LabWords.Needs),
+            Codecs.Word(ProfileWords.Needs),
             DeviceNeed.Other,
             c => c.Need,
             (c, v) => c with { Need = v }
@@ -79,7 +79,10 @@ internal static class GuestPartShapes
         Of<DeviceClaim>.Maybe("way", nameof(DeviceClaim.Way), "way", Codecs.Word(LabWords.Ways), c => c.Way, (c, v) => c with { Way = v }),
         Of<DeviceClaim>
             .MaybeText("device", nameof(DeviceClaim.Device), "device", Codecs.Text(100), c => c.Device, (c, v) => c with { Device = v })
-            .Explained("the address of a function, or the path of a USB port")
+            .Explained("the address of a function, or the path of a USB port"),
+        Of<DeviceClaim>
+            .Maybe("mapped", nameof(DeviceClaim.Mapped), "group mapped", Codecs.Flag(), c => c.Mapped, (c, v) => c with { Mapped = v })
+            .Explained("a node in an unprivileged container: whether its group is mapped inside")
     );
 
     /// <summary>Where a guest is. In a file the host is named, in the model known by its id.</summary>

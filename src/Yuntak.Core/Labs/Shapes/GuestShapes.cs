@@ -273,7 +273,7 @@ public static class GuestShapes
             nameof(Labs.Guest.Claims),
             "claim",
             () => GuestPartShapes.Claim,
-            c => $"{LabWords.Needs.Word(c.Need)} {c.Device}",
+            c => $"{ProfileWords.Needs.Word(c.Need)} {c.Device}",
             g => g.Claims,
             (g, v) => g with { Claims = v }
         )
@@ -282,6 +282,41 @@ public static class GuestShapes
             Words = c =>
                 $"a {c.Need.Words()}{(c.Device is { } device ? $" ({device})" : "")}{(c.Way is { } way ? $", {way.Words()}" : "")}",
         },
+        new ListOf<Guest, DeviceNeed>(
+            "goes-without",
+            nameof(Labs.Guest.GoesWithout),
+            "goes without",
+            Codecs.Word(ProfileWords.Needs),
+            g => g.GoesWithout,
+            (g, v) => g with { GoesWithout = v }
+        )
+        {
+            Most = 8,
+        }
+            .IsKnown()
+            .Explained("needs of its profiles that it does without"),
+        Of<Guest>
+            .Value(
+                "moves-running",
+                nameof(Labs.Guest.MovesRunning),
+                "moves to another host while it runs",
+                Codecs.Flag(),
+                false,
+                g => g.MovesRunning,
+                (g, v) => g with { MovesRunning = v }
+            )
+            .IsKnown(),
+        Of<Guest>
+            .Value(
+                "backed-up-with-memory",
+                nameof(Labs.Guest.BackedUpWithMemory),
+                "backed up with its memory while it runs",
+                Codecs.Flag(),
+                false,
+                g => g.BackedUpWithMemory,
+                (g, v) => g with { BackedUpWithMemory = v }
+            )
+            .IsKnown(),
         new ListOf<Guest, string>(
             "devices",
             nameof(Labs.Guest.Devices),

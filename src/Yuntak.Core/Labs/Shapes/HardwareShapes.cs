@@ -168,6 +168,14 @@ internal static class HardwareShapes
             h => h.Isolation,
             (h, v) => h with { Isolation = v }
         ),
+        Of<Hardware>.Maybe(
+            "groups-split",
+            nameof(Hardware.GroupsSplit),
+            "isolation groups split by a kernel switch",
+            Codecs.Flag(),
+            h => h.GroupsSplit,
+            (h, v) => h with { GroupsSplit = v }
+        ),
         new Parts<Hardware, MemorySlot>(
             "memory-slots",
             nameof(Hardware.MemorySlots),

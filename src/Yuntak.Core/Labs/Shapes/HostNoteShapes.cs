@@ -15,6 +15,31 @@ internal static class HostNoteShapes
         Of<ReadinessCheck>.Always("on", nameof(ReadinessCheck.On), "day", Codecs.Day, default, c => c.On, (c, v) => c with { On = v })
     );
 
+    internal static readonly Shape<DeviceTry> Try = new(
+        "try",
+        new DeviceTry("", "", false, default),
+        Of<DeviceTry>.Always(
+            "looked-for",
+            nameof(DeviceTry.Looked),
+            "looked for",
+            Text,
+            "",
+            t => t.Looked,
+            (t, v) => t with { Looked = v }
+        ),
+        Of<DeviceTry>.Always(
+            "controller",
+            nameof(DeviceTry.Controller),
+            "controller",
+            Text,
+            "",
+            t => t.Controller,
+            (t, v) => t with { Controller = v }
+        ),
+        Of<DeviceTry>.Value("seen", nameof(DeviceTry.Seen), "seen", Codecs.Flag(), false, t => t.Seen, (t, v) => t with { Seen = v }),
+        Of<DeviceTry>.Always("on", nameof(DeviceTry.On), "day", Codecs.Day, default, t => t.On, (t, v) => t with { On = v })
+    );
+
     internal static readonly Shape<FactNote> Note = new(
         "note",
         new FactNote("", Origin.Entered, ""),

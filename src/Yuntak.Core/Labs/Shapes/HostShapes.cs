@@ -307,6 +307,20 @@ public static class HostShapes
             (h, v) => h with { Notes = v }
         )
             .IsSilent()
+            .IsKnown(),
+        new Parts<Host, DeviceTry>(
+            "tries",
+            "Facts.Tries",
+            "try",
+            () => HostNoteShapes.Try,
+            t => $"{t.Looked} {t.Controller} {t.On:O}",
+            h => h.Tries,
+            (h, v) => h with { Tries = v }
+        )
+        {
+            Most = 200,
+        }
+            .IsSilent()
             .IsKnown()
     )
     {

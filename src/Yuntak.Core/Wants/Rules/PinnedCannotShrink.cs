@@ -26,12 +26,17 @@ internal sealed class PinnedCannotShrink : IRule
         from guest in lab.Guests
         where
             guest.Guest is { Kind: GuestKind.Machine, MayShrinkTo: not null }
-            && guest.Guest.HandedWhole.Any()
+            && guest.Guest.IsPinned
             && guest.Guest.MayShrinkTo < guest.Memory
         select Info.On(
             Subject.Of(guest.Guest),
             $"{guest.Guest.Name} cannot shrink",
-            $"It is handed {string.Join(", ", guest.Guest.HandedWhole)} whole, so all of its {guest.Memory} is pinned and counted; «may shrink to {guest.Guest.MayShrinkTo}» is not.",
+            $"It is handed {string.Join(", ", Handed(guest.Guest))}, so all of its {guest.Memory} is pinned and counted; «may shrink to {guest.Guest.MayShrinkTo}» is not.",
             () => [new Fix("Do not let it shrink", GuestEdits.Change(guest.Guest.Id, g => g with { MayShrinkTo = null }))]
         );
+
+    private static IEnumerable<string> Handed(Labs.Guest guest) =>
+        guest
+            .HandedWhole.Select(d => $"{d} whole")
+            .Concat(guest.Claims.Where(c => c.Way == Labs.ClaimWay.Slice).Select(c => $"a slice of {c.Device}"));
 }

@@ -16,7 +16,6 @@ internal static class WantsRules
         new PinnedCannotShrink(),
         new MemoryStarved(),
         new PackagingNotOffered(),
-        new HostNeedsDevice(),
         new MemoryGenerous(),
         new LatestTag(),
         new ScratchOnSpinning(),

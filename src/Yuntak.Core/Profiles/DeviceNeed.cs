@@ -1,4 +1,4 @@
-namespace Yuntak.Core.Labs;
+namespace Yuntak.Core.Profiles;
 
 /// <summary>What sort of device a guest needs.</summary>
 public enum DeviceNeed
