@@ -159,7 +159,11 @@ collect() {
 
   part cards "lspci -Dvmmnnk"
   run lspci -Dvmmnnk
-  values /sys/bus/pci/devices/*/boot_vga /sys/bus/pci/slots/*/address
+  values /sys/bus/pci/devices/*/boot_vga /sys/bus/pci/slots/*/address /sys/bus/pci/devices/*/sriov_totalvfs
+  # Of what the kernel was started with only what is about isolation.
+  if [ -r /proc/cmdline ]; then
+    printf '/proc/cmdline:%s\n' "$(tr ' ' '\n' </proc/cmdline | grep -E '^(intel_iommu|amd_iommu|iommu|pcie_acs_override)=' | tr '\n' ' ')"
+  fi
 
   part isolation "find /sys/kernel/iommu_groups -type l"
   if [ -d /sys/kernel/iommu_groups ]; then find /sys/kernel/iommu_groups -type l; fi

@@ -71,6 +71,12 @@ public sealed class DeviceMap
         : Host.Hardware.Function(device) is { } function ? $"{function.Name ?? PciClasses.KindOf(function.ClassCode)} at {device}"
         : device;
 
+    /// <summary>What a device is called, without where it is; empty when nothing says so.</summary>
+    internal string CalledAt(string device) =>
+        At(device) is { } usb ? usb.Device.Name ?? usb.Device.Id ?? ""
+        : Host.Hardware.Function(device) is { } function ? function.Name ?? PciClasses.KindOf(function.ClassCode)
+        : "";
+
     /// <summary>The controller a device hangs on; the device itself when it is a function.</summary>
     internal string ControllerOf(string device) => At(device)?.Controller ?? device;
 

@@ -32,7 +32,8 @@ internal static class HardwareMerge
             reading.Has(KitParts.Mounts) ? now.Mounts : before.Mounts,
             reading.Has(KitParts.Mounts) || reading.Has(KitParts.Arrays) ? now.Found : before.Found,
             reading.Has(KitParts.Listeners) ? now.Listeners : before.Listeners,
-            reading.Has(KitParts.Runs) ? now.Runs : before.Runs
+            reading.Has(KitParts.Runs) ? now.Runs : before.Runs,
+            now.GroupsSplit ?? before.GroupsSplit
         );
     }
 
@@ -63,6 +64,7 @@ internal static class HardwareMerge
                 Slot = now.Slot ?? before.Slot,
                 ConsoleGraphics = now.ConsoleGraphics || before.ConsoleGraphics,
                 EncodeMegapixels = now.EncodeMegapixels ?? before.EncodeMegapixels,
+                Slices = now.Slices ?? before.Slices,
             };
 
     private static UsbBus Bus(Hardware before, UsbBus now)

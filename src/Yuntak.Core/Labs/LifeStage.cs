@@ -24,8 +24,17 @@ public enum LifeStage
     /// <summary>Has today's updates.</summary>
     Updated,
 
+    /// <summary>The host has the drivers of its devices, and they are where they should be.</summary>
+    DevicesReady,
+
     /// <summary>Its devices are handed over.</summary>
     DevicesAttached,
+
+    /// <summary>The groups of its device nodes are mapped inside.</summary>
+    GroupsMapped,
+
+    /// <summary>Its devices were seen at every layer.</summary>
+    DevicesProven,
 
     /// <summary>Its bulk data is mounted.</summary>
     MountsIn,

@@ -24,7 +24,7 @@ internal static class Known
             Settings = draft.Settings,
             Profiles = Profiles(stands, draft),
             Hosts = pinned.Hosts.Change(h => draft.Host(h.Id) is not null, h => Adopt(h, draft.Host(h.Id)!)),
-            Guests = pinned.Guests.Change(g => draft.Guest(g.Id) is not null, g => GuestShapes.Guest.WithKnown(g, draft.Guest(g.Id)!)),
+            Guests = pinned.Guests.Change(g => draft.Guest(g.Id) is not null, g => Adopt(stands, g, draft, draft.Guest(g.Id)!)),
         };
     }
 
@@ -64,6 +64,13 @@ internal static class Known
 
     /// <summary>A disk that a planned pool names and the host no longer has: it has failed or was pulled out.</summary>
     private static bool IsMissing(string disk, Host draft) => draft.Pools.Any(p => p.DiskIds.Contains(disk));
+
+    /// <summary>Claims that are only asked for, or only said otherwise, are no work: where the same devices are handed over the same ways, the draft's are taken over.</summary>
+    private static Guest Adopt(Lab stands, Guest guest, Lab draft, Guest planned)
+    {
+        var known = GuestShapes.Guest.WithKnown(guest, planned);
+        return HandedDevice.Same(stands, guest, draft, planned) ? known with { Claims = planned.Claims, Devices = planned.Devices } : known;
+    }
 
     private static Pool Adopt(Pool stands, Pool draft)
     {

@@ -1,4 +1,5 @@
 using Yuntak.Core.Bench;
+using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
@@ -11,6 +12,7 @@ internal sealed class Plan
     private readonly Lazy<Sums> standing;
     private readonly Dictionary<GuestId, Guest> stands;
     private readonly Dictionary<GuestId, Guest> planned;
+    private readonly Dictionary<HostId, DeviceMap> maps = [];
 
     /// <summary>A plan from what stands to what is drafted.</summary>
     public Plan(Lab asBuilt, Lab draft)
@@ -51,6 +53,20 @@ internal sealed class Plan
 
     /// <summary>What people call a guest.</summary>
     public string NameOf(GuestId id) => Guest(id)?.Name ?? id.Value;
+
+    /// <summary>How the hardware of a host hangs together; worked out once.</summary>
+    public DeviceMap MapOf(Host host)
+    {
+        if (!maps.TryGetValue(host.Id, out var map))
+        {
+            maps[host.Id] = map = DeviceMap.Of(host);
+        }
+
+        return map;
+    }
+
+    /// <summary>What a device of a host is called.</summary>
+    public string DeviceName(HostId? host, string device) => Host(host) is { } there ? MapOf(there).CalledAt(device) : "";
 
     /// <summary>A disk as it is planned or, when it goes, as it stands.</summary>
     public Disk? Disk(HostId host, string id) =>

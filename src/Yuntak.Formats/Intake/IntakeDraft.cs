@@ -14,7 +14,9 @@ internal sealed class IntakeDraft
     private readonly Dictionary<string, string> resets = new(StringComparer.Ordinal);
     private readonly Dictionary<string, string> controllers = new(StringComparer.Ordinal);
     private readonly List<Disk> disks = [];
+    private readonly Dictionary<string, int> slices = new(StringComparer.Ordinal);
     private string? console;
+    private bool? groupsSplit;
     private Firmware firmware = new();
 
     public PartLog Log { get; } = new();
@@ -118,6 +120,13 @@ internal sealed class IntakeDraft
             case SysLineKind.Reset when resets.Count < IntakeLimits.MostThings:
                 resets[line.Name] = Names.Clean(line.Value);
                 return (KitParts.Reset, true);
+            case SysLineKind.Slices when slices.Count < IntakeLimits.MostThings && int.TryParse(line.Value, out var count) && count >= 0:
+                slices[line.Name] = count;
+                return (KitParts.Cards, false);
+            case SysLineKind.Switches:
+                // The switch that makes the kernel take functions for apart that the board does not keep apart.
+                groupsSplit = line.Value.Contains("pcie_acs_override=", StringComparison.Ordinal);
+                return (KitParts.Cards, false);
             case SysLineKind.Console:
                 console = line.Name;
                 return (KitParts.Cards, false);
@@ -190,7 +199,8 @@ internal sealed class IntakeDraft
                 [.. Found.Mounts.Items],
                 Found.Pools(whole),
                 [.. Listeners.Items],
-                Groups.Runs()
+                Groups.Runs(),
+                groupsSplit
             ),
             OtherHealth = health,
             CoreSpeed = CoreSpeed,
@@ -245,6 +255,7 @@ internal sealed class IntakeDraft
                         Reset = resets.GetValueOrDefault(a) ?? (looked ? "" : null),
                         Slot = function.Slot ?? Slots.GetValueOrDefault(a) ?? Slots.GetValueOrDefault(a.Split('.')[0]),
                         ConsoleGraphics = a == console,
+                        Slices = slices.TryGetValue(a, out var most) ? most : null,
                     };
                 }),
         ];

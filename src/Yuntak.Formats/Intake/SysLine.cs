@@ -11,6 +11,8 @@ namespace Yuntak.Formats.Intake;
 /// <param name="Value">The value.</param>
 internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key = "", string Value = "")
 {
+    private const string Switches = "/proc/cmdline:";
+
     /// <summary>Reads a line; null when it tells nothing that is known here.</summary>
     public static SysLine? Parse(string line)
     {
@@ -19,6 +21,11 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
         if (path.Length > 1_000 || path.IndexOf('/', StringComparison.Ordinal) is < 0 or > 40)
         {
             return null;
+        }
+
+        if (path.StartsWith(Switches, StringComparison.Ordinal))
+        {
+            return new(SysLineKind.Switches, "", Value: path[Switches.Length..]);
         }
 
         if (arrow < 0 && GroupValue().Match(path) is { Success: true } running)
@@ -45,6 +52,7 @@ internal sealed partial record SysLine(SysLineKind Kind, string Name, string Key
             "class/dmi/" or "devices/virtual/dmi/" => new(SysLineKind.Firmware, thing, key, value),
             "bus/pci/slots/" when key == "address" => new(SysLineKind.Slot, value, Value: thing),
             "bus/pci/devices/" when key == "reset_method" => new(SysLineKind.Reset, Address(thing), Value: value),
+            "bus/pci/devices/" when key == "sriov_totalvfs" => new(SysLineKind.Slices, Address(thing), Value: value),
             "bus/pci/devices/" when key == "boot_vga" && value == "1" => new(SysLineKind.Console, Address(thing)),
             _ => null,
         };

@@ -11,6 +11,12 @@ internal enum SysLineKind
     /// <summary>The ways a function can be reset.</summary>
     Reset,
 
+    /// <summary>How many slices a function can be cut into.</summary>
+    Slices,
+
+    /// <summary>What the kernel was started with.</summary>
+    Switches,
+
     /// <summary>The console is shown on a function.</summary>
     Console,
 

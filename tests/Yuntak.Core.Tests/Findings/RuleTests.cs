@@ -23,7 +23,7 @@ public class RuleTests
         var pair = Small.Lab(kiln, spare);
         var bootPool = kiln with { Pools = [new Pool("local", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-boot"])] };
         var both = kiln with { Pools = [.. bootPool.Pools, .. kiln.Pools] };
-        return new TheoryData<string, Lab>
+        var faults = new TheoryData<string, Lab>
         {
             {
                 "kit.virtualisation-off",
@@ -233,17 +233,6 @@ public class RuleTests
                     }
                 )
             },
-            {
-                "devices.host-needs",
-                Small
-                    .Lab(
-                        (kiln with { Disks = kiln.Disks.Change(d => d.IsBoot, d => d with { Controller = "0000:00:17.0" }) }).With(
-                            new Hardware(Functions: [new PciFunction("0000:00:17.0", "0106", Group: 4)], Isolation: true)
-                        )
-                    )
-                    .WithGuestOn(machine, "kiln")
-                    .WithGuest(new GuestId("notes"), g => g with { Devices = ["0000:00:17.0"] })
-            },
             { "disks.folder-nowhere", Sharing("attic", "notes") },
             { "disks.folder-not-backed-up", Sharing("ember", "notes") },
             { "disks.landing-unprotected", Small.Lab(WithPool(kiln, p => p with { Tier = TierKind.Landing, Serves = "clay" }) with { }) },
@@ -287,6 +276,12 @@ public class RuleTests
             },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
         };
+        foreach (var (rule, lab) in DeviceFaults.All())
+        {
+            faults.Add(rule, lab);
+        }
+
+        return faults;
     }
 
     [Theory]
@@ -335,6 +330,7 @@ public class RuleTests
         "bench.pool-over",
         "bench.pool-past-comfort",
         "bench.vcpu-crowded",
+        "devices.node-without-driver",
         "disks.fills-soon",
         "disks.full-soon",
         "disks.guest-disks-on-parity",

@@ -14,7 +14,7 @@ internal sealed class ClaimedTwice : IRule
             "devices.claimed-twice",
             Severity.Stop,
             Station.Devices,
-            Says: "No card, nor two of one isolation group, is handed over whole to two guests.",
+            Says: "A card that is handed over whole, with all of its isolation group, belongs to a single guest.",
             Because: "A device handed over whole has one owner, and a group has one too. The second guest does not start.",
             Source: Source.CommonPractice
         );

@@ -14,7 +14,7 @@ internal sealed class DeviceTaken : IRule
             "devices.taken",
             Severity.Stop,
             Station.Devices,
-            Says: "No two guests are handed the same USB device, and none is handed one whose controller another guest has.",
+            Says: "A USB device is handed to a single guest, and not away from the guest that has its controller.",
             Because: "What hangs on a controller goes along with it: the other guest starts without its stick, or does not start.",
             Source: Source.CommonPractice
         );

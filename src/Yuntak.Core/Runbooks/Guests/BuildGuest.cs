@@ -77,17 +77,47 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     /// <summary>The acts with the stage each brings it to. What is done already is told as it was done, what is to come as it is planned.</summary>
     private IEnumerable<(LifeStage Stage, Act Act)> Stages(Plan plan)
     {
-        var planned = All(plan, plan.Sums.Guest(Of), plan.Draft.HostOf(After(plan)!)!.Id);
+        var planned = All(plan.Draft, plan.Sums.Guest(Of), plan.Draft.HostOf(After(plan)!)!.Id);
         if (Before(plan) is not { } before)
         {
             return planned;
         }
 
-        var done = All(plan, plan.Standing.Guest(Of), plan.AsBuilt.HostOf(before)!.Id).Where(s => s.Stage <= before.Life);
+        var done = All(plan.AsBuilt, plan.Standing.Guest(Of), plan.AsBuilt.HostOf(before)!.Id).Where(s => s.Stage <= before.Life);
         return done.Concat(planned.Where(s => s.Stage > before.Life));
     }
 
-    private static IEnumerable<(LifeStage Stage, Act Act)> All(Plan plan, Sizing sizing, HostId host)
+    /// <summary>All about its devices, before anything of the service starts: what its profiles say in words stands there only while nothing is chosen.</summary>
+    private static IEnumerable<(LifeStage Stage, Act Act)> Devices(Lab lab, Sizing sizing, HostId host)
+    {
+        var guest = sizing.Guest;
+        var handed = HandedDevice.Of(lab, guest);
+        ValueList<string> needs = handed.Count > 0 ? [] : [.. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal)];
+        if (handed.Count > 0)
+        {
+            yield return (LifeStage.DevicesReady, new PrepareDevices(guest.Id, host, handed));
+        }
+
+        if (handed.Count + needs.Count > 0)
+        {
+            yield return (LifeStage.DevicesAttached, new AttachDevices(guest.Id, host, needs, handed, guest.Kind, guest.RunsIn));
+        }
+
+        if (
+            guest is { Kind: GuestKind.SystemContainer, Privileged: false }
+            && handed.Where(d => d.Way == ClaimWay.Node).ToList() is { Count: > 0 } nodes
+        )
+        {
+            yield return (LifeStage.GroupsMapped, new MapGroups(guest.Id, host, [.. nodes]));
+        }
+
+        if (handed.Count > 0)
+        {
+            yield return (LifeStage.DevicesProven, new ProveDevices(guest.Id, host, handed, guest.Kind, guest.RunsIn));
+        }
+    }
+
+    private static IEnumerable<(LifeStage Stage, Act Act)> All(Lab lab, Sizing sizing, HostId host)
     {
         var guest = sizing.Guest;
         var (id, figures) = (guest.Id, Figures.Of(sizing));
@@ -117,19 +147,9 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
             yield return (LifeStage.Updated, new UpdateGuest(id, host));
         }
 
-        ValueList<string> needs =
-        [
-            .. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal),
-            .. guest
-                .Claims.Where(c => c is { Way: not (null or ClaimWay.Whole), Device: not null })
-                .Select(c => $"{c.Need.Words()} {c.Device}, {c.Way!.Value.Words()}"),
-        ];
-        if (needs.Count > 0 || guest.HandedWhole.Any())
+        foreach (var step in Devices(lab, sizing, host))
         {
-            yield return (
-                LifeStage.DevicesAttached,
-                new AttachDevices(id, host, needs, [.. guest.HandedWhole], guest.Kind == GuestKind.Machine)
-            );
+            yield return step;
         }
 
         // A ready-made appliance keeps its data on its own system disk; there is no shell in it to mount anything with.

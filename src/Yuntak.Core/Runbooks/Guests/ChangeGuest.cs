@@ -1,7 +1,9 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
@@ -24,7 +26,11 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
                 plan.Planned(g.Id) is { } after
                 && plan.Stands(g.Id) is { } before
                 && StaysPut(plan, before, after)
-                && (Figures(plan, before, after, null) is not null || Volumes(plan, before, after).Any())
+                && (
+                    Figures(plan, before, after, null) is not null
+                    || Volumes(plan, before, after).Any()
+                    || !HandedDevice.Same(plan.AsBuilt, before, plan.Draft, after)
+                )
             )
             .Select(g => new ChangeGuest(g.Id));
 
@@ -56,9 +62,40 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
                 }
             ),
             .. set is not null ? [set] : Array.Empty<Act>(),
+            .. Devices(plan, before, after, host).TakeWhile(a => a is not ProveDevices),
             start,
+            .. Devices(plan, before, after, host).OfType<ProveDevices>(),
             .. volumes.Select(v => new LetVolumeGo(Of, host, v.Bulk, v.From, v.To)),
         ];
+    }
+
+    /// <summary>What changes about its devices: those that leave are taken away, those that come are prepared, handed over, mapped and proven.</summary>
+    public static IEnumerable<Act> Devices(Plan plan, Guest before, Guest after, HostId host)
+    {
+        var there = HandedDevice.Of(plan.AsBuilt, before);
+        var planned = HandedDevice.Of(plan.Draft, after);
+        // What it had on another host stayed there with it, and what runs otherwise is handed its devices anew.
+        var moved = plan.AsBuilt.HostOf(before)?.Id != host || before.Kind != after.Kind || before.RunsIn != after.RunsIn;
+        var leaves = there.Where(t => moved || planned.All(p => p.Key != t.Key)).ToList();
+        ValueList<HandedDevice> comes = [.. planned.Where(p => moved || there.All(t => t.Key != p.Key))];
+        if (leaves.Count > 0 && plan.AsBuilt.HostOf(before)?.Id == host)
+        {
+            yield return new DetachDevices(after.Id, host, [.. leaves]);
+        }
+
+        if (comes.Count == 0)
+        {
+            yield break;
+        }
+
+        yield return new PrepareDevices(after.Id, host, comes);
+        yield return new AttachDevices(after.Id, host, [], comes, after.Kind, after.RunsIn);
+        if (after is { Kind: GuestKind.SystemContainer, Privileged: false } && comes.Any(d => d.Way == ClaimWay.Node))
+        {
+            yield return new MapGroups(after.Id, host, [.. comes.Where(d => d.Way == ClaimWay.Node)]);
+        }
+
+        yield return new ProveDevices(after.Id, host, comes, after.Kind, after.RunsIn);
     }
 
     /// <summary>The act that changes the figures; null when none differs.</summary>
@@ -72,7 +109,20 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
         var (was, becomes) = (plan.Standing.Guest(before.Id), plan.Sums.Guest(after.Id));
         var place = PlaceNow(plan, before);
         var there = before with { Placement = place };
-        var words = GuestDifference.Work(plan.AsBuilt, there, was, plan.Draft, after, becomes, moved);
+        // Devices have acts of their own.
+        var words = GuestDifference.Work(
+            plan.AsBuilt,
+            there,
+            was,
+            plan.Draft,
+            after with
+            {
+                Devices = before.Devices,
+                Claims = before.Claims,
+            },
+            becomes,
+            moved
+        );
         return words.Count == 0
             ? null
             : new SetFigures(

@@ -40,7 +40,9 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
             new BackupGuest(Of, from.Id),
             new MoveGuest(Of, from.Id, to.Id, after.Placement, pool is not null && from.PoolNamed(pool) is not null),
             .. ChangeGuest.Figures(plan, before, after, to.Id, moved: true) is { } set ? [set] : Array.Empty<Act>(),
+            .. ChangeGuest.Devices(plan, before, after, to.Id).TakeWhile(a => a is not ProveDevices),
             new StartGuest(Of, to.Id, StartMinutes(plan.Sums.Guest(Of))),
+            .. ChangeGuest.Devices(plan, before, after, to.Id).OfType<ProveDevices>(),
         ];
     }
 
