@@ -38,6 +38,9 @@ public class Sums
     /// <summary>The devices of every host and what is claimed of them, in the lab's order; worked out when somebody asks.</summary>
     public IReadOnlyList<HostDevices> Devices => devices.Value;
 
+    /// <summary>The devices of one host.</summary>
+    public HostDevices? DevicesOf(HostId id) => Devices.FirstOrDefault(d => d.Host.Id == id);
+
     /// <summary>The guests that are asked for but on no host.</summary>
     public IEnumerable<Sizing> NotPlaced => Guests.Where(s => HostOf(s.Guest) is null);
 

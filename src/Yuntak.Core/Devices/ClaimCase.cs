@@ -3,14 +3,15 @@ namespace Yuntak.Core.Devices;
 /// <summary>What speaks for and against a claim while it is looked into.</summary>
 internal sealed class ClaimCase
 {
-    private readonly List<string> reasons = [];
+    private readonly List<(ClaimAnswer Answer, string Text)> reasons = [];
     private readonly List<string> moves = [];
     private readonly List<string> costs = [];
     private readonly HashSet<ClaimTrouble> troubles = [];
 
     public ClaimAnswer Answer { get; private set; }
 
-    public IReadOnlyList<string> Reasons => reasons;
+    /// <summary>The reasons, what speaks loudest first.</summary>
+    public IReadOnlyList<string> Reasons => [.. reasons.OrderByDescending(r => r.Answer).Select(r => r.Text)];
 
     public IReadOnlyList<string> AlsoMoves => moves;
 
@@ -45,9 +46,9 @@ internal sealed class ClaimCase
             troubles.Add(trouble);
         }
 
-        if (!reasons.Contains(reason))
+        if (!reasons.Exists(r => r.Text == reason))
         {
-            reasons.Add(reason);
+            reasons.Add((answer, reason));
         }
     }
 }

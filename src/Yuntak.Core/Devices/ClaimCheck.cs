@@ -66,6 +66,10 @@ public sealed class ClaimCheck
         }
     }
 
+    /// <summary>Every way a guest could have a device beside what others have, whatever it needs it for.</summary>
+    public IReadOnlyList<ClaimVerdict> WaysOf(Guest guest, string device) =>
+        Ordered(Enum.GetValues<ClaimWay>().Where(w => Suits(guest, w, device)).Select(w => Of(guest, Map.NeedOf(device), device, w)));
+
     /// <summary>The best way to meet a claim; where there is none, why.</summary>
     public ClaimVerdict Best(AskedClaim asked)
     {

@@ -12,7 +12,7 @@ namespace Yuntak.Core.Devices;
 /// <param name="Answer">Whether it can be met.</param>
 /// <param name="AlsoMoves">What goes along: addresses of functions and paths of USB ports.</param>
 /// <param name="Pins">Memory that can no longer shrink or be promised twice.</param>
-/// <param name="Reasons">The chain of reasons, one plain sentence each.</param>
+/// <param name="Reasons">The chain of reasons, one plain sentence each, what speaks loudest first.</param>
 /// <param name="Costs">What the way itself costs, whatever the device: what is tied, pinned or must stay where it is.</param>
 public sealed record ClaimVerdict(
     Guest Guest,

@@ -1,5 +1,6 @@
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Devices;
 
@@ -70,6 +71,10 @@ public sealed class DeviceMap
         At(device) is { } usb ? $"{usb.Device.Name ?? usb.Device.Id ?? "what is"} at port {device}"
         : Host.Hardware.Function(device) is { } function ? $"{function.Name ?? PciClasses.KindOf(function.ClassCode)} at {device}"
         : device;
+
+    /// <summary>The need a device would meet: by its class where it is a function, by what it calls itself where it is a USB device.</summary>
+    public DeviceNeed NeedOf(string device) =>
+        At(device) is { } usb ? DeviceSorts.NeedOf(usb.Device) : DeviceSorts.NeedOf(Host.Hardware.Function(device));
 
     /// <summary>What a device is called, without where it is; empty when nothing says so.</summary>
     internal string CalledAt(string device) =>

@@ -56,6 +56,10 @@ internal static class DeviceSorts
     public static DeviceNeed NeedOf(PciFunction? function) =>
         function is null ? DeviceNeed.Other : Enum.GetValues<DeviceNeed>().Where(n => Is(function, n)).FirstOrDefault(DeviceNeed.Other);
 
+    /// <summary>The need a USB device would meet, by what it calls itself.</summary>
+    public static DeviceNeed NeedOf(UsbDevice device) =>
+        Words.Where(w => Says(device, w.Value)).Select(w => w.Key).FirstOrDefault(DeviceNeed.Other);
+
     /// <summary>Whether what meets a need may hang on a USB port.</summary>
     public static bool MayBeUsb(DeviceNeed need) => Words.ContainsKey(need);
 

@@ -60,6 +60,20 @@ public static class DeviceEdits
             return new Changed(changed.Lab, $"{guest.Name} asks for {Names.A(need.Words())}{(named is null ? "" : $" ({named})")}");
         };
 
+    /// <summary>Hands a device over, starting from the device: it meets the guest's open claim of that sort, or becomes a claim of its own.</summary>
+    public static Edit Give(GuestId id, ClaimWay way, string device) =>
+        lab =>
+        {
+            var guest = GuestEdits.Existing(lab, id);
+            var host = lab.HostOf(guest) ?? throw new Refused($"Put {guest.Name} on a host first; devices belong to hosts.");
+            var need = DeviceMap.Of(host).NeedOf(device);
+            var open = GuestClaims
+                .Of(lab, guest)
+                .FirstOrDefault(a => !a.Claim.Chosen && a.Claim.Need == need && (a.Claim.Device is null || a.Claim.Device == device));
+            var asked = open is null ? Ask(id, need, device)(lab).Lab : lab;
+            return Take(id, open?.Number ?? guest.Claims.Count, need, way, device)(asked);
+        };
+
     /// <summary>Drops a claim. A listed device stays with its host; what a profile brings along is done without.</summary>
     public static Edit GiveUp(GuestId id, int number, DeviceNeed need) =>
         lab =>

@@ -9,6 +9,7 @@ public static class House
         new KitRoom(),
         new WantsRoom(),
         new DisksRoom(),
+        new DevicesRoom(),
         new BenchRoom(),
         new RunbookRoom(),
         new Hall(),

@@ -63,6 +63,14 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     /// <inheritdoc/>
     public override IEnumerable<Condition> Gives(Plan plan) => [Condition.Ready(Of)];
 
+    /// <inheritdoc/>
+    public override Halt? Stop(Plan plan) =>
+        // What is handed over already is not asked again.
+        Before(plan)?.Life
+            is >= LifeStage.DevicesAttached
+            ? null
+            : Bars(plan, HandedDevice.Of(plan.Draft, After(plan)!));
+
     private LifeStage StageOf(Plan plan, Act act) => Stages(plan).First(s => s.Act == act).Stage;
 
     /// <summary>When it is new, it stands from now on with the figures it was planned with.</summary>

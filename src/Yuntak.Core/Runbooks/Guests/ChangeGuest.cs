@@ -136,6 +136,15 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
     }
 
     /// <inheritdoc/>
+    public override Halt? Stop(Plan plan) =>
+        Bars(
+            plan,
+            Devices(plan, Before(plan)!, After(plan)!, plan.Draft.HostOf(After(plan)!)!.Id)
+                .OfType<AttachDevices>()
+                .SelectMany(a => a.Devices)
+        );
+
+    /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) => Settle(stands, plan, After(plan)!);
 
     /// <inheritdoc/>

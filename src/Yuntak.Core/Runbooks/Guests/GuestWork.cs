@@ -35,6 +35,35 @@ internal abstract record GuestWork(GuestId Of) : Work
             )
             : null;
 
+    /// <summary>A stop where a device is to be handed over that cannot be: the host needs it, or another guest has it.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="comes">The devices that are to come.</param>
+    protected Halt? Bars(Plan plan, IEnumerable<HandedDevice> comes)
+    {
+        if (After(plan) is not { } after || plan.Draft.HostOf(after) is not { } host)
+        {
+            return null;
+        }
+
+        var wanted = comes.Select(c => c.Key).ToHashSet(StringComparer.Ordinal);
+        var bar = plan
+            .Sums.DevicesOf(host.Id)!
+            .Verdicts.FirstOrDefault(v =>
+                v.Guest.Id == Of
+                && !v.CanBe
+                && v.Asked!.Claim.Chosen
+                && wanted.Contains(new HandedDevice(v.Need, v.Way!.Value, v.Device!).Key)
+            );
+        return bar is null
+            ? null
+            : new Halt(
+                host.Id,
+                $"{after.Name} cannot be handed {bar.Device} {bar.Way!.Value.Words()}",
+                $"{string.Join("; ", bar.Reasons)}.",
+                "Choose another device or way for it at Devices, or let it go without."
+            );
+    }
+
     /// <summary>The pools a planned guest needs to be there.</summary>
     protected static IEnumerable<Condition> PoolsOf(Guest guest) =>
         guest.Placement is { } place

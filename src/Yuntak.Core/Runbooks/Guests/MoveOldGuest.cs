@@ -47,6 +47,9 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
     }
 
     /// <inheritdoc/>
+    public override Halt? Stop(Plan plan) => Bars(plan, HandedDevice.Of(plan.Draft, After(plan)!));
+
+    /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) => Settle(stands, plan, After(plan)!);
 
     /// <inheritdoc/>

@@ -98,8 +98,18 @@
     if (guest) for (const part of $$(`[data-guest="${CSS.escape(guest)}"]`)) part.classList.add("lit");
     document.documentElement.classList.toggle("lighting", Boolean(guest));
   };
+  // Pointing at a tray, a device, a wire or a guest lights all that one of its claims touches.
+  const touch = claims => {
+    const wanted = claims.split(" ");
+    for (const part of $$("[data-touches]")) part.classList.toggle("lit", part.dataset.touches.split(" ").some(claim => wanted.includes(claim)));
+    document.documentElement.classList.add("lighting");
+  };
   for (const [on, off] of [["pointerover", "pointerout"], ["focusin", "focusout"]]) {
-    document.addEventListener(on, event => light(event.target.closest?.("[data-guest]")?.dataset.guest));
+    document.addEventListener(on, event => {
+      const touches = event.target.closest?.("[data-touches]")?.dataset.touches;
+      if (touches) touch(touches);
+      else light(event.target.closest?.("[data-guest]")?.dataset.guest);
+    });
     document.addEventListener(off, () => light(null));
   }
 
