@@ -96,7 +96,8 @@ internal static class Gens
                                 : "",
                             n == 0 ? "X1" : null,
                             n == 1,
-                            n == 1 ? number / 8.0 : null
+                            n == 1 ? number / 8.0 : null,
+                            n == 2 ? count : null
                         )),
                 ],
                 [new UsbBus(count, "0000:00:00.0", count, tri is null ? null : 480), new UsbBus(9)],
@@ -114,7 +115,8 @@ internal static class Gens
                 [new LinkSpeed("10.40.7.2", "10.40.7.3", new DataRate(number))],
                 tri is null ? null : new BatteryState(97.5, 12, 41.5, 330),
                 day is null ? null : new Firmware(day, "1.2", "Brackwater T1"),
-                tri
+                tri,
+                GroupsSplit: count == 3 ? tri : null
             );
 
     private static readonly Gen<Host> AnyHost =
@@ -237,9 +239,18 @@ internal static class Gens
             HealthCheckMinutes: which == 9 ? 3 : null,
             Growth: which == 11 ? new Growth(ByteSize.FromGB(40), 0.125, 0.5) : null,
             Ports: which == 13 ? [8080] : [],
-            Claims: which == 14
-                ? [new DeviceClaim(DeviceNeed.RadioStick, ClaimWay.UsbPort, "3-2"), new DeviceClaim(DeviceNeed.VideoEncoder)]
-                : [],
+            Claims: which switch
+            {
+                14 => [new DeviceClaim(DeviceNeed.RadioStick, ClaimWay.UsbPort, "3-2"), new DeviceClaim(DeviceNeed.VideoEncoder)],
+                12 =>
+                [
+                    new DeviceClaim(DeviceNeed.VideoEncoder, ClaimWay.Node, "0000:01:00.0", true),
+                    new DeviceClaim(DeviceNeed.SerialAdapter, ClaimWay.Node, "3-1"),
+                ],
+                2 => [new DeviceClaim(DeviceNeed.NetworkPort, ClaimWay.Slice, "0000:02:00.0")],
+                _ => [],
+            },
+            GoesWithout: which is 1 or 12 ? [DeviceNeed.NetworkPort, DeviceNeed.RadioStick] : [],
             Networks: which == 12 ? ["front", "back"] : [],
             Variables: which == 12 ? ["TZ", "A_B"] : [],
             Nodes: which == 13 ? ["/dev/dri/renderD128"] : [],

@@ -27,10 +27,12 @@ public class ArchitectureTests
     }
 
     [Fact]
-    public void The_core_uses_nothing_but_the_framework_and_a_library_for_numbers()
+    public void The_core_uses_nothing_but_the_framework_a_library_for_numbers_and_a_solver()
     {
         var known = Assembly.Load("Yuntak.Core").GetReferencedAssemblies().Select(a => a.Name!);
-        known.ShouldAllBe(n => n.StartsWith("System.") || n == "MathNet.Numerics" || n == "netstandard" || n == "mscorlib");
+        known.ShouldAllBe(n =>
+            n.StartsWith("System.") || n == "MathNet.Numerics" || n == "Google.OrTools" || n == "netstandard" || n == "mscorlib"
+        );
     }
 
     [Fact]

@@ -51,6 +51,15 @@ public sealed class ClaimCheck
     public IReadOnlyList<ClaimVerdict> Ways(AskedClaim asked, bool every = false) =>
         Ordered(Candidates(asked, every).Select(c => Of(asked, c.Device, c.Way)));
 
+    /// <summary>Whether a way of meeting one claim and a chosen claim cannot both be.</summary>
+    internal bool Clash(ClaimVerdict mine, AskedClaim chosen) =>
+        Between(
+            Map,
+            new Hold(mine.Guest, mine.Way!.Value, mine.Device!),
+            new Hold(chosen.Guest, chosen.Claim.Way!.Value, chosen.Claim.Device!)
+        )
+            is not null;
+
     /// <summary>The chosen claims that cannot both be met, each pair once, with what speaks against the first.</summary>
     internal IEnumerable<(AskedClaim Mine, AskedClaim Other, string Reason, ClaimTrouble Trouble)> Clashes()
     {

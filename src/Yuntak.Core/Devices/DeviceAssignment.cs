@@ -11,6 +11,9 @@ namespace Yuntak.Core.Devices;
 /// <param name="Optimal">Whether it is proven that nothing better is to be had.</param>
 public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnlyList<UnmetClaim> Unmet, bool Optimal)
 {
+    /// <summary>The open claims it meets, without those that would clash with a chosen claim that cannot be met: who has it says first what becomes of that.</summary>
+    public IReadOnlyList<ClaimVerdict> ToTake { get; private init; } = [];
+
     /// <summary>The assignment for all hosts of a lab.</summary>
     public static DeviceAssignment Of(Lab lab) => Of(lab, [.. lab.Hosts.Select(h => new HostDevices(lab, h))]);
 
@@ -19,6 +22,7 @@ public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnly
     {
         List<ClaimVerdict> met = [];
         List<UnmetClaim> unmet = [];
+        List<ClaimVerdict> toTake = [];
         var optimal = true;
         foreach (var host in hosts.Where(h => h.Check.Asked.Count > 0))
         {
@@ -26,6 +30,10 @@ public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnly
             optimal &= choice.Optimal;
             met.AddRange(choice.Chosen.OfType<ClaimVerdict>());
             var open = host.Check.Asked.Where((_, n) => choice.Chosen[n] is null).ToList();
+            var stuck = open.Where(a => a.Claim.Chosen).ToList();
+            toTake.AddRange(
+                choice.Chosen.OfType<ClaimVerdict>().Where(v => !v.Asked!.Claim.Chosen && stuck.TrueForAll(s => !host.Check.Clash(v, s)))
+            );
             if (open.Count > 0)
             {
                 var change = new SmallestChange(Without(With(lab, choice.Chosen.OfType<ClaimVerdict>()), open), host.Map, hosts);
@@ -33,14 +41,19 @@ public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnly
             }
         }
 
-        return new DeviceAssignment(met, unmet, optimal);
+        return new DeviceAssignment(met, unmet, optimal) { ToTake = toTake };
     }
 
     /// <summary>The part of it that is about some hosts.</summary>
     public DeviceAssignment On(IEnumerable<HostId> hosts)
     {
         var wanted = hosts.ToHashSet();
-        return this with { Met = [.. Met.Where(v => wanted.Contains(v.Host))], Unmet = [.. Unmet.Where(u => wanted.Contains(u.Host.Id))] };
+        return this with
+        {
+            Met = [.. Met.Where(v => wanted.Contains(v.Host))],
+            Unmet = [.. Unmet.Where(u => wanted.Contains(u.Host.Id))],
+            ToTake = [.. ToTake.Where(v => wanted.Contains(v.Host))],
+        };
     }
 
     /// <summary>The lab without claims that cannot be met: what was chosen and cannot be had holds nothing.</summary>

@@ -126,7 +126,7 @@ public static class DeviceEdits
     public static Edit Assign() =>
         lab =>
         {
-            var met = DeviceAssignment.Of(lab).Met.Where(v => !v.Asked!.Claim.Chosen).ToList();
+            var met = DeviceAssignment.Of(lab).ToTake;
             return met.Count == 0
                 ? throw new Refused("No open claim can be met. Each says why, and what would let it.")
                 : new Changed(

@@ -96,6 +96,9 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
             Name = said.GetValueOrDefault("name")?.Text is { Length: > 0 } name ? name : guest.Name,
             Wants = wants.Count > 0 ? [.. wants] : guest.Wants,
             Ports = said.ContainsKey("ports-said") ? guest.Ports : [],
+            Claims = [.. (said.GetValueOrDefault("claims")?.Items ?? []).Select(ComposeText.Claim).OfType<DeviceClaim>().Take(40)],
+            // Nodes that follow from claims are theirs.
+            Nodes = said.ContainsKey("claims") ? [.. guest.Nodes.Where(n => !ComposeText.IsOfClaim(n))] : guest.Nodes,
             Overrides = new SizeOverrides(
                 said.GetValueOrDefault("vcpu")?.Text is { } vcpu && int.TryParse(vcpu, CultureInfo.InvariantCulture, out var count)
                     ? count
@@ -239,7 +242,9 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         List<string> nodes = [];
         foreach (var item in value.Items ?? [])
         {
-            var node = item.Members?.Where(m => m.Name == "source").Select(m => m.Value.Text).FirstOrDefault() ?? item.Text?.Split(':')[0];
+            var node =
+                item.Members?.Where(m => m.Name == "source").Select(m => m.Value.Text).FirstOrDefault()
+                ?? ComposeText.BeforeColon(item.Text);
             if (node is { Length: > 0 } && nodes.Count < 50)
             {
                 nodes.Add(node);

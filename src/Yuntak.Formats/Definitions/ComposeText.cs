@@ -1,5 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
@@ -16,6 +18,30 @@ internal static partial class ComposeText
             ? port
             : null;
     }
+
+    /// <summary>What stands before the first colon that is not inside a variable.</summary>
+    public static string? BeforeColon(string? text)
+    {
+        var from = text?.StartsWith("${", StringComparison.Ordinal) == true ? text.IndexOf('}', StringComparison.Ordinal) : 0;
+        var at = from < 0 ? -1 : text?.IndexOf(':', from) ?? -1;
+        return at < 0 ? text : text![..at];
+    }
+
+    /// <summary>A claim as Yuntak wrote it beside a service; null when it is none.</summary>
+    public static DeviceClaim? Claim(INode node)
+    {
+        var said = node.Members?.ToDictionary(m => m.Name, m => m.Value.Text, StringComparer.Ordinal);
+        return said is not null && ProfileWords.Needs.TryRead(said.GetValueOrDefault("need"), out var need)
+            ? new DeviceClaim(
+                need,
+                LabWords.Ways.TryRead(said.GetValueOrDefault("way"), out var way) ? way : null,
+                said.GetValueOrDefault("device")?.Replace("$$", "$", StringComparison.Ordinal)
+            )
+            : null;
+    }
+
+    /// <summary>Whether a node is one that Yuntak wrote because of a claim.</summary>
+    public static bool IsOfClaim(string node) => node.StartsWith("${", StringComparison.Ordinal) || node is "/dev/bus/usb" or "/dev/snd";
 
     /// <summary>A folder beside the file, without the dots.</summary>
     public static string Joined(string home, string relative)

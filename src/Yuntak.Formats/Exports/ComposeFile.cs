@@ -37,10 +37,12 @@ public static class ComposeFile
         YamlTreeWriter.Write(Tree(project, [.. stacks], book, lab));
 
     /// <summary>The name of the variable that names an image nobody has chosen yet.</summary>
-    public static string ImageVariable(string guestName)
+    public static string ImageVariable(string guestName) => Prefix(guestName) + "_IMAGE";
+
+    /// <summary>What the variables of a service begin with: a letter or an underscore (Compose specification, interpolation).</summary>
+    internal static string Prefix(string guestName)
     {
-        var name = Names.Slug(guestName).Replace('-', '_').ToUpperInvariant() + "_IMAGE";
-        // A variable begins with a letter or an underscore (Compose specification, interpolation).
+        var name = Names.Slug(guestName).Replace('-', '_').ToUpperInvariant();
         return char.IsAsciiDigit(name[0]) ? "_" + name : name;
     }
 
@@ -120,11 +122,7 @@ public static class ComposeFile
             service["environment"] = new JsonArray([.. guest.Variables.Select(v => JsonValue.Create(v))]);
         }
 
-        if (guest.Nodes.Count > 0)
-        {
-            service["devices"] = new JsonArray([.. guest.Nodes.Select(n => JsonValue.Create($"{Literal(n)}:{Literal(n)}"))]);
-        }
-
+        ComposeDevices.Add(service, guest, name);
         if (guest.Networks is ["host" or "bridge" or "none"])
         {
             service["network_mode"] = guest.Networks[0];
@@ -179,12 +177,33 @@ public static class ComposeFile
             plan["ports-said"] = true;
         }
 
+        if (guest.Claims.Count > 0)
+        {
+            plan["claims"] = new JsonArray([.. guest.Claims.Select(Claim)]);
+        }
+
         if (withBulk)
         {
             plan["bulk-folder"] = true;
         }
 
         return plan;
+    }
+
+    private static JsonNode Claim(DeviceClaim claim)
+    {
+        var said = new JsonObject { ["need"] = ProfileWords.Needs.Word(claim.Need) };
+        if (claim.Way is { } way)
+        {
+            said["way"] = LabWords.Ways.Word(way);
+        }
+
+        if (claim.Device is { } device)
+        {
+            said["device"] = Literal(device);
+        }
+
+        return said;
     }
 
     /// <summary>The folder of a stack's bulk data outside: in the guest that runs it, or in its pool of the host. Null where it has none, or a folder of its own shows it already.</summary>
@@ -243,5 +262,5 @@ public static class ComposeFile
         };
 
     /// <summary>A dollar sign would be taken for a variable; two stand for one.</summary>
-    private static string Literal(string text) => text.Replace("$", "$$", StringComparison.Ordinal);
+    internal static string Literal(string text) => text.Replace("$", "$$", StringComparison.Ordinal);
 }

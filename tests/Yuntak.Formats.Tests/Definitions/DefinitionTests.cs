@@ -149,6 +149,8 @@ public class DefinitionTests
                         back.Variables.ShouldBe(guest.Variables, text);
                         back.Networks.ShouldBe(guest.Networks, text);
                         back.Nodes.ShouldBe(guest.Nodes, text);
+                        // Whether a group is mapped is said of the host, not of the file.
+                        back.Claims.ShouldBe(guest.Claims.Change(_ => true, c => c with { Mapped = null }), text);
                     }
                 },
                 iter: 100

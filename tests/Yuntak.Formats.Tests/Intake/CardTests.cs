@@ -20,6 +20,27 @@ public class CardTests
     }
 
     [Fact]
+    public void Slices_and_the_switch_that_splits_groups_are_read_as_the_kernel_writes_them()
+    {
+        // Kernel documentation, sysfs-bus-pci: sriov_totalvfs. The switch is from memory: it comes with a patch, not with the kernel.
+        const string Text = """
+            /sys/bus/pci/devices/0000:03:00.0/sriov_totalvfs:7
+            /sys/bus/pci/devices/0000:04:00.0/sriov_totalvfs:many
+            /proc/cmdline:iommu=pt pcie_acs_override=downstream,multifunction
+            0000:03:00.0 Ethernet controller [0200]: Samphire card
+            0000:04:00.0 Ethernet controller [0200]: Samphire card
+            """;
+        var read = IntakeReader.Read(Text).Hardware;
+        read.Function("0000:03:00.0")!.Slices.ShouldBe(7);
+        read.Function("0000:04:00.0")!.Slices.ShouldBeNull();
+        read.GroupsSplit.ShouldBe(true);
+        IntakeReader
+            .Read("/proc/cmdline:iommu=pt\n0000:03:00.0 Ethernet controller [0200]: Samphire card")
+            .Hardware.GroupsSplit.ShouldBe(false);
+        IntakeReader.Read("0000:03:00.0 Ethernet controller [0200]: Samphire card").Hardware.GroupsSplit.ShouldBeNull();
+    }
+
+    [Fact]
     public void The_form_for_people_is_read_without_domain_and_with_other_lines_between()
     {
         var functions = Samples.Read("lspci-invented.txt").Hardware.Functions;

@@ -385,8 +385,14 @@ public sealed class CommandTests : IDisposable
 
         var rest = Run(null, "runbook", Demo("saltmarsh-draft.yaml"), "--from", Demo("saltmarsh-as-built.yaml"), "--json");
         var sections = JsonDocument.Parse(rest.Said).RootElement.GetProperty("sections");
-        sections.GetArrayLength().ShouldBe(5);
-        sections[0].GetProperty("steps")[0].GetProperty("check").GetString().ShouldNotBeNullOrEmpty();
+        sections.GetArrayLength().ShouldBe(6);
+        sections[0]
+            .GetProperty("steps")[0]
+            .GetProperty("act")
+            .GetProperty("type")
+            .GetString()
+            .ShouldBe("stop", "a stick that another guest has is not taken");
+        sections[1].GetProperty("steps")[0].GetProperty("check").GetString().ShouldNotBeNullOrEmpty();
     }
 
     [Fact]
@@ -394,8 +400,8 @@ public sealed class CommandTests : IDisposable
     {
         var text = File.ReadAllText(Demo("saltmarsh-draft.yaml"))
             .Replace(
-                "  - name: lantern\n",
-                "  - name: lantern\n    claims: [{ need: video-encoder }, { need: radio-stick, way: usb-port, device: \"9-9\" }]\n",
+                "claims: [{ need: video-encoder, way: node, device: \"0000:01:00.0\", mapped: true }]",
+                "claims: [{ need: video-encoder }, { need: radio-stick, way: usb-port, device: \"9-9\" }]",
                 StringComparison.Ordinal
             );
         var lab = folder.File("claims.yaml");
@@ -416,9 +422,24 @@ public sealed class CommandTests : IDisposable
             .GetString()
             .ShouldBe("0000:04:00.0");
         var claims = answer.GetProperty("claims").EnumerateArray().Where(c => c.GetProperty("guest").GetString() == "lantern").ToList();
-        claims.Select(c => c.GetProperty("verdict").GetString()).ShouldBe(["possible", "impossible"]);
+        claims.Select(c => c.GetProperty("verdict").GetString()).ShouldBe(["collateral", "impossible"], "its driver only shows a picture");
         claims[0].GetProperty("way").GetString().ShouldBe("node");
         claims[1].GetProperty("reasons").GetArrayLength().ShouldBeGreaterThan(0);
+
+        var assigned = JsonDocument.Parse(Run(null, "devices", lab, "--assign", "--json").Said).RootElement;
+        assigned.GetProperty("optimal").GetBoolean().ShouldBeTrue();
+        assigned
+            .GetProperty("assignment")
+            .EnumerateArray()
+            .Single(a => a.GetProperty("guest").GetString() == "lantern")
+            .GetProperty("device")
+            .GetString()
+            .ShouldBe("0000:01:00.0");
+        var unmet = assigned.GetProperty("unmet").EnumerateArray().Single(u => u.GetProperty("guest").GetString() == "lantern");
+        unmet.GetProperty("host").GetString().ShouldBe("kiln");
+        unmet.GetProperty("reason").GetString()!.ShouldContain("9-9");
+        unmet.GetProperty("smallestChange").GetString().ShouldNotBeNullOrEmpty();
+        Run(null, "devices", lab, "--assign").Said.ShouldContain("smallest change: ");
 
         Run(null, "devices", lab, "--host", "wren").Said.ShouldContain("the battery backup is linked to it");
         Run(null, "devices", lab, "--host", "nobody").Problem.ShouldContain("nobody");
@@ -473,7 +494,7 @@ public sealed class CommandTests : IDisposable
             .SelectMany(s => s.GetProperty("steps").EnumerateArray())
             .ToList();
         // A test machine gets no autostart, backup or restore.
-        steps.Count.ShouldBe(22);
+        steps.Count.ShouldBe(23);
         foreach (var step in steps)
         {
             step.GetProperty("act").GetProperty("type").GetString().ShouldNotBeNullOrEmpty();

@@ -38,7 +38,9 @@ public sealed class KitTests : IAsyncLifetime
         board.QuerySelectorAll(".disk").Length.ShouldBe(9);
         board.QuerySelectorAll(".core").Length.ShouldBe(8);
         board.QuerySelectorAll(".usb-port").Length.ShouldBe(10 + 4 + 4 + 4);
-        board.QuerySelectorAll(".usb-port.used").Length.ShouldBe(3, "keyboard, hub and AI stick; the card reader is in the hub");
+        board
+            .QuerySelectorAll(".usb-port.used")
+            .Length.ShouldBe(4, "keyboard, hub, serial adapter and AI stick; the card reader is in the hub");
         double Height(string disk) =>
             double.Parse(
                 board

@@ -58,4 +58,33 @@ internal static class HostNoteShapes
             .LeftOutWhen((_, _) => false),
         Of<FactNote>.Maybe("on", nameof(FactNote.On), "day", Codecs.Day, n => n.On, (n, v) => n with { On = v })
     );
+
+    /// <summary>The lines somebody ticked.</summary>
+    internal static readonly Field<Host> Checks = new Parts<Host, ReadinessCheck>(
+        "checks",
+        "Facts.Checks",
+        "ticked line",
+        () => Check,
+        c => c.Item,
+        h => h.Checks,
+        (h, v) => h with { Checks = v }
+    )
+        .IsSilent()
+        .IsKnown();
+
+    /// <summary>What was tried.</summary>
+    internal static readonly Field<Host> Tries = new Parts<Host, DeviceTry>(
+        "tries",
+        "Facts.Tries",
+        "try",
+        () => Try,
+        t => $"{t.Looked} {t.Controller} {t.On:O}",
+        h => h.Tries,
+        (h, v) => h with { Tries = v }
+    )
+    {
+        Most = 200,
+    }
+        .IsSilent()
+        .IsKnown();
 }

@@ -286,17 +286,7 @@ public static class HostShapes
             .Maybe("read-on", "Facts.ReadOn", "read on", Codecs.Day, h => h.ReadOn, (h, v) => h with { ReadOn = v })
             .IsSilent()
             .IsKnown(),
-        new Parts<Host, ReadinessCheck>(
-            "checks",
-            "Facts.Checks",
-            "ticked line",
-            () => HostNoteShapes.Check,
-            c => c.Item,
-            h => h.Checks,
-            (h, v) => h with { Checks = v }
-        )
-            .IsSilent()
-            .IsKnown(),
+        HostNoteShapes.Checks,
         new Parts<Host, FactNote>(
             "notes",
             "Facts.Notes",
@@ -308,20 +298,7 @@ public static class HostShapes
         )
             .IsSilent()
             .IsKnown(),
-        new Parts<Host, DeviceTry>(
-            "tries",
-            "Facts.Tries",
-            "try",
-            () => HostNoteShapes.Try,
-            t => $"{t.Looked} {t.Controller} {t.On:O}",
-            h => h.Tries,
-            (h, v) => h with { Tries = v }
-        )
-        {
-            Most = 200,
-        }
-            .IsSilent()
-            .IsKnown()
+        HostNoteShapes.Tries
     )
     {
         Check = h =>

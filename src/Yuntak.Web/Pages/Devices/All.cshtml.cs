@@ -16,7 +16,7 @@ public sealed class AllModel(DeskService desks, LabStore store) : LabPageModel(d
     public DeviceAssignment Assigned => assigned ??= DeviceAssignment.Of(Desk.Lab, Desk.Assessment.Devices);
 
     /// <summary>The claims that would be met and are open so far.</summary>
-    public int New => Assigned.Met.Count(m => !m.Asked!.Claim.Chosen);
+    public int New => Assigned.ToTake.Count;
 
     public void OnGet() { }
 }

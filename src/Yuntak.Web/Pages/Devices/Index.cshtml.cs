@@ -66,31 +66,31 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>Meets a claim.</summary>
     public Task<IActionResult> OnPostTakeAsync(string guest, int claim, string need, string way, string device) =>
-        ChangeAsync(DeviceEdits.Take(new GuestId(guest), claim, Need(need), Way(way), device), Back(guest));
+        ChangeAsync(lab => DeviceEdits.Take(new GuestId(guest), claim, Need(need), Way(way), device)(lab), Back(guest));
 
     /// <summary>Hands a device over, starting from the device.</summary>
     public Task<IActionResult> OnPostGiveAsync(string guest, string way, string device) =>
-        ChangeAsync(DeviceEdits.Give(new GuestId(guest), Way(way), device), Back(guest));
+        ChangeAsync(lab => DeviceEdits.Give(new GuestId(guest), Way(way), device)(lab), Back(guest));
 
     /// <summary>Lets a claim go.</summary>
     public Task<IActionResult> OnPostGiveUpAsync(string guest, int claim, string need) =>
-        ChangeAsync(DeviceEdits.GiveUp(new GuestId(guest), claim, Need(need)), "/Devices");
+        ChangeAsync(lab => DeviceEdits.GiveUp(new GuestId(guest), claim, Need(need))(lab), "/Devices");
 
     /// <summary>Opens a claim again.</summary>
     public Task<IActionResult> OnPostOpenAsync(string guest, int claim, string need) =>
-        ChangeAsync(DeviceEdits.Open(new GuestId(guest), claim, Need(need)), Back(guest));
+        ChangeAsync(lab => DeviceEdits.Open(new GuestId(guest), claim, Need(need))(lab), Back(guest));
 
     /// <summary>Asks again for what a guest goes without.</summary>
     public Task<IActionResult> OnPostWantAsync(string guest, string need) =>
-        ChangeAsync(DeviceEdits.WantAgain(new GuestId(guest), Need(need)), Back(guest));
+        ChangeAsync(lab => DeviceEdits.WantAgain(new GuestId(guest), Need(need))(lab), Back(guest));
 
     /// <summary>Says whether a group is mapped.</summary>
     public Task<IActionResult> OnPostMappedAsync(string guest, int claim, string need, bool mapped) =>
-        ChangeAsync(DeviceEdits.Mapped(new GuestId(guest), claim, Need(need), mapped), Back(guest));
+        ChangeAsync(lab => DeviceEdits.Mapped(new GuestId(guest), claim, Need(need), mapped)(lab), Back(guest));
 
     /// <summary>Asks for a device more.</summary>
     public Task<IActionResult> OnPostAskAsync(string guest, string need, string? device) =>
-        ChangeAsync(DeviceEdits.Ask(new GuestId(guest), Need(need), device), Back(guest));
+        ChangeAsync(lab => DeviceEdits.Ask(new GuestId(guest), Need(need), device)(lab), Back(guest));
 
     /// <summary>Meets all claims that can be met.</summary>
     public Task<IActionResult> OnPostAssignAsync() => ChangeAsync(DeviceEdits.Assign(), "/Devices");
