@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
@@ -19,6 +20,9 @@ public sealed class ClaimCheck
 
     /// <summary>What is chosen already, by the claim that says so.</summary>
     private readonly List<(AskedClaim Asked, Hold Hold)> held;
+
+    // A check is kept with its lab and asked by many at once.
+    private readonly ConcurrentDictionary<Guest, ByteSize> memory = new(ReferenceEqualityComparer.Instance);
 
     private ClaimCheck(Lab lab, DeviceMap map)
     {
@@ -53,12 +57,11 @@ public sealed class ClaimCheck
 
     /// <summary>Whether a way of meeting one claim and a chosen claim cannot both be.</summary>
     internal bool Clash(ClaimVerdict mine, AskedClaim chosen) =>
-        Between(
+        IsThere(
             Map,
             new Hold(mine.Guest, mine.Way!.Value, mine.Device!),
             new Hold(chosen.Guest, chosen.Claim.Way!.Value, chosen.Claim.Device!)
-        )
-            is not null;
+        );
 
     /// <summary>The chosen claims that cannot both be met, each pair once, with what speaks against the first.</summary>
     internal IEnumerable<(AskedClaim Mine, AskedClaim Other, string Reason, ClaimTrouble Trouble)> Clashes()
@@ -176,14 +179,11 @@ public sealed class ClaimCheck
         }
         else
         {
-            new ClaimWays(lab, Map, guest, found).Look(way, device, usb, function);
+            new ClaimWays(lab, Map, guest, MemoryOf, found).Look(way, device, usb, function);
             Beside(new Hold(guest, way, device), function, others, found);
         }
 
-        var pins =
-            way is ClaimWay.Whole or ClaimWay.Slice && found.Answer != ClaimAnswer.Impossible
-                ? Sizing.Of(lab, guest).Memory
-                : ByteSize.Zero;
+        var pins = way is ClaimWay.Whole or ClaimWay.Slice && found.Answer != ClaimAnswer.Impossible ? MemoryOf(guest) : ByteSize.Zero;
         return new ClaimVerdict(guest, asked.Claim.Need, device, way, found.Answer, found.AlsoMoves, pins, found.Reasons, found.Costs)
         {
             Asked = asked,
@@ -191,6 +191,9 @@ public sealed class ClaimCheck
             Troubles = found.Troubles,
         };
     }
+
+    /// <summary>The memory a guest is given; worked out once, and only where it follows the advice.</summary>
+    private ByteSize MemoryOf(Guest guest) => guest.Overrides.Memory ?? memory.GetOrAdd(guest, g => Sizing.Of(lab, g).Memory);
 
     /// <summary>What others have that this would take, and how many slices of a card are gone.</summary>
     private void Beside(Hold mine, PciFunction? function, IEnumerable<Hold> others, ClaimCase found)

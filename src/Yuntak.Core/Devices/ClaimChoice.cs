@@ -10,6 +10,9 @@ internal sealed class ClaimChoice
     /// <summary>Far more than a household's claims take; a solver that is cut off says that it has not proven anything.</summary>
     private const double Seconds = 20;
 
+    /// <summary>Up to so many combinations are tried one by one.</summary>
+    private const long MostTried = 4_000;
+
     private readonly ClaimCheck check;
     private readonly ClaimVerdict?[] chosen;
     private readonly List<ClaimVerdict>[] ways;
@@ -33,7 +36,15 @@ internal sealed class ClaimChoice
         var choice = new ClaimChoice(check);
         foreach (var together in choice.Entangled())
         {
-            choice.Solve(together);
+            // A handful of claims is tried through in less time than a solver takes to begin.
+            if (together.Aggregate(1L, (all, n) => Math.Min(MostTried + 1, all * (choice.ways[n].Count + 1))) <= MostTried)
+            {
+                choice.TryThrough(together);
+            }
+            else
+            {
+                choice.Solve(together);
+            }
         }
 
         return choice;
@@ -74,14 +85,65 @@ internal sealed class ClaimChoice
         return check.Map.TrayOf(controller)?.Functions[0].Address ?? controller;
     }
 
-    private void Solve(List<int> claims)
+    /// <summary>All combinations of a few claims, one after the other.</summary>
+    private void TryThrough(List<int> claims)
     {
-        if (claims is [var alone])
+        var count = claims.Count + 1L;
+        var best = (Met: -1L, Cost: 0L);
+        var taken = new ClaimVerdict?[claims.Count];
+        void Go(int n, long met, long cost)
         {
-            chosen[alone] = ways[alone].MinBy(Collateral);
-            return;
+            if (n == claims.Count)
+            {
+                if (met > best.Met || (met == best.Met && cost < best.Cost))
+                {
+                    best = (met, cost);
+                    for (var k = 0; k < claims.Count; k++)
+                    {
+                        chosen[claims[k]] = taken[k];
+                    }
+                }
+
+                return;
+            }
+
+            foreach (var way in ways[claims[n]].Where(w => Fits(w, taken.AsSpan(0, n))))
+            {
+                taken[n] = way;
+                Go(n + 1, met + Worth(check.Asked[claims[n]], count), cost + Weight(Collateral(way), count));
+            }
+
+            taken[n] = null;
+            Go(n + 1, met, cost);
         }
 
+        Go(0, 0, 0);
+    }
+
+    /// <summary>Whether a way can be had beside those taken already, slices of its card counted.</summary>
+    private bool Fits(ClaimVerdict way, ReadOnlySpan<ClaimVerdict?> taken)
+    {
+        var slices = 1;
+        foreach (var other in taken)
+        {
+            if (other is null)
+            {
+                continue;
+            }
+
+            if (Clash(way, other))
+            {
+                return false;
+            }
+
+            slices += (way.Way, other.Way) == (ClaimWay.Slice, ClaimWay.Slice) && way.Device == other.Device ? 1 : 0;
+        }
+
+        return way.Way != ClaimWay.Slice || slices <= check.Map.Host.Hardware.Function(way.Device)!.Slices;
+    }
+
+    private void Solve(List<int> claims)
+    {
         var model = new CpModel();
         var picks = claims.SelectMany(n => ways[n].Select(v => (Claim: n, Way: v, Taken: model.NewBoolVar("")))).ToList();
         foreach (var of in picks.GroupBy(p => p.Claim))
@@ -149,5 +211,5 @@ internal sealed class ClaimChoice
         (((((of.Moves * count) + of.Along) * count) + of.Pinned) * count * 10) + of.Reasons;
 
     private bool Clash(ClaimVerdict a, ClaimVerdict b) =>
-        ClaimClash.Between(check.Map, new(a.Guest, a.Way!.Value, a.Device!), new(b.Guest, b.Way!.Value, b.Device!)) is not null;
+        ClaimClash.IsThere(check.Map, new(a.Guest, a.Way!.Value, a.Device!), new(b.Guest, b.Way!.Value, b.Device!));
 }

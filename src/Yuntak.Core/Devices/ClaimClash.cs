@@ -12,11 +12,41 @@ internal static class ClaimClash
     /// <param name="Device">The device.</param>
     public readonly record struct Hold(Guest Guest, ClaimWay Way, string Device);
 
+    /// <summary>Whether two claims cannot both be met. Asked for very many pairs, so it makes no words.</summary>
+    public static bool IsThere(DeviceMap map, Hold mine, Hold other) => SortOf(map, mine, other) is not null;
+
     /// <summary>Why one claim cannot be met beside another; null when both can.</summary>
     /// <param name="map">The map of their host.</param>
     /// <param name="mine">The claim that is looked at.</param>
     /// <param name="other">The claim it is held against.</param>
     public static (string Reason, ClaimTrouble Trouble)? Between(DeviceMap map, Hold mine, Hold other)
+    {
+        if (SortOf(map, mine, other) is not { } sort)
+        {
+            return null;
+        }
+
+        var (name, its) = (other.Guest.Name, map.NameOf(other.Device));
+        return sort switch
+        {
+            Sort.Twice => ($"{name} has {its} already", ClaimTrouble.Other),
+            Sort.ComesAnyway => (
+                $"{map.NameOf(mine.Device)} goes along with {other.Device} and comes to {name} anyway",
+                ClaimTrouble.Other
+            ),
+            Sort.Device => ($"{name} has {its}", ClaimTrouble.Taken),
+            Sort.Whole => (mine.Way, other.Way) switch
+            {
+                (ClaimWay.Whole, ClaimWay.Whole) => ($"{name} has {its} whole, and with it all of its group", ClaimTrouble.TakenWhole),
+                (ClaimWay.Whole, ClaimWay.Node) => ($"{name} shares {its}, and the host would lose it", ClaimTrouble.Shared),
+                (ClaimWay.Node, ClaimWay.Whole) => ($"{name} has {its} whole, so the host has no node of it", ClaimTrouble.Shared),
+                (ClaimWay.Whole, _) => ($"{name} has {its}, which would go along", ClaimTrouble.Taken),
+                _ => ($"{name} has {its} whole, and what hangs on it or shares its group", ClaimTrouble.Taken),
+            },
+        };
+    }
+
+    private static Sort? SortOf(DeviceMap map, Hold mine, Hold other)
     {
         var whole =
             (mine.Way == ClaimWay.Whole && map.GoesAlong(mine.Device, other.Device))
@@ -24,13 +54,9 @@ internal static class ClaimClash
         if (mine.Guest.Id == other.Guest.Id)
         {
             return (mine.Way, other.Way) == (ClaimWay.Slice, ClaimWay.Slice) ? null
-                : mine.Device == other.Device ? ($"{mine.Guest.Name} has {map.NameOf(mine.Device)} already", ClaimTrouble.Other)
+                : mine.Device == other.Device ? Sort.Twice
                 // Two cards of one group, or two sticks of one controller, go to the same machine together.
-                : whole && (mine.Way, other.Way) != (ClaimWay.Whole, ClaimWay.Whole)
-                    ? (
-                        $"{map.NameOf(mine.Device)} goes along with {other.Device} and comes to {mine.Guest.Name} anyway",
-                        ClaimTrouble.Other
-                    )
+                : whole && (mine.Way, other.Way) != (ClaimWay.Whole, ClaimWay.Whole) ? Sort.ComesAnyway
                 : null;
         }
 
@@ -40,36 +66,25 @@ internal static class ClaimClash
             return null;
         }
 
-        if (whole)
-        {
-            return (mine.Way, other.Way) switch
-            {
-                (ClaimWay.Whole, ClaimWay.Whole) => (
-                    $"{other.Guest.Name} has {map.NameOf(other.Device)} whole, and with it all of its group",
-                    ClaimTrouble.TakenWhole
-                ),
-                (ClaimWay.Whole, ClaimWay.Node) => (
-                    $"{other.Guest.Name} shares {map.NameOf(other.Device)}, and the host would lose it",
-                    ClaimTrouble.Shared
-                ),
-                (ClaimWay.Node, ClaimWay.Whole) => (
-                    $"{other.Guest.Name} has {map.NameOf(other.Device)} whole, so the host has no node of it",
-                    ClaimTrouble.Shared
-                ),
-                (ClaimWay.Whole, _) => ($"{other.Guest.Name} has {map.NameOf(other.Device)}, which would go along", ClaimTrouble.Taken),
-                _ => (
-                    $"{other.Guest.Name} has {map.NameOf(other.Device)} whole, and what hangs on it or shares its group",
-                    ClaimTrouble.Taken
-                ),
-            };
-        }
-
-        return
-            mine.Device == other.Device
-            && !(mine.Way == other.Way && mine.Way is ClaimWay.Node or ClaimWay.Slice)
-            && (IsUsb(mine.Way) || IsUsb(other.Way))
-            ? ($"{other.Guest.Name} has {map.NameOf(other.Device)}", ClaimTrouble.Taken)
+        return whole ? Sort.Whole
+            : mine.Device == other.Device && (IsUsb(mine.Way) || IsUsb(other.Way)) ? Sort.Device
             : null;
+    }
+
+    /// <summary>The sorts of clashes.</summary>
+    private enum Sort
+    {
+        /// <summary>One guest claims one device twice.</summary>
+        Twice,
+
+        /// <summary>It goes along with what the guest has already.</summary>
+        ComesAnyway,
+
+        /// <summary>One of them takes a controller or group the other has something of.</summary>
+        Whole,
+
+        /// <summary>Both want the same USB device.</summary>
+        Device,
     }
 
     private static bool IsUsb(ClaimWay way) => way is ClaimWay.UsbId or ClaimWay.UsbPort;

@@ -2,7 +2,6 @@ using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Devices;
 
@@ -10,8 +9,9 @@ namespace Yuntak.Core.Devices;
 /// <param name="lab">The lab.</param>
 /// <param name="map">The map of the host.</param>
 /// <param name="guest">The guest.</param>
+/// <param name="memory">The memory a guest is given.</param>
 /// <param name="found">Where it is put.</param>
-internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, ClaimCase found)
+internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest, ByteSize> memory, ClaimCase found)
 {
     private Host Host => map.Host;
 
@@ -244,7 +244,7 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, ClaimCase f
             found.Along($"{guest.Name} can no longer shrink: its memory is pinned");
         }
 
-        found.Cost($"all {Sizing.Of(lab, guest).Memory} of {guest.Name} are pinned");
+        found.Cost($"all {memory(guest)} of {guest.Name} are pinned");
         found.Cost($"{guest.Name} is tied to {Host.Name}: no move while it runs, no suspend");
     }
 

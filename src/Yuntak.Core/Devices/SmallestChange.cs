@@ -15,8 +15,13 @@ internal sealed class SmallestChange
     /// <param name="hosts">All hosts.</param>
     public SmallestChange(Lab lab, DeviceMap map, IReadOnlyList<HostDevices> hosts)
     {
-        (this.lab, this.hosts) = (lab, hosts);
-        check = ClaimCheck.On(lab, map);
+        this.hosts = hosts;
+        // Only who is on the host matters here, and each change that is tried is a lab of its own.
+        this.lab = lab with
+        {
+            Guests = [.. lab.GuestsOn(map.Host.Id).SelectMany(g => lab.GuestsIn(g.Id).Prepend(g))],
+        };
+        check = ClaimCheck.On(this.lab, map);
     }
 
     private Host Host => check.Map.Host;
@@ -55,7 +60,11 @@ internal sealed class SmallestChange
             }
         }
 
-        foreach (var other in check.Asked.Where(a => a.Guest.Id != asked.Guest.Id && a.Claim.Chosen))
+        // Only who has what one of its ways would take stands in its way.
+        List<ClaimVerdict> alone = [.. check.Alone(asked).Where(v => v.CanBe)];
+        foreach (
+            var other in check.Asked.Where(a => a.Guest.Id != asked.Guest.Id && a.Claim.Chosen && alone.Exists(v => check.Clash(v, a)))
+        )
         {
             if (InPlaceOf(other, asked) is { } words)
             {
