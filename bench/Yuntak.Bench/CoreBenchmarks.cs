@@ -1,5 +1,6 @@
 using BenchmarkDotNet.Attributes;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Devices;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -46,6 +47,12 @@ public class CoreBenchmarks
 
     [Benchmark]
     public int Runbook_from_nothing() => RunbookBuilder.Build(Lab.Empty("new"), lab).Open;
+
+    private readonly Lab claiming = LargeLabs.Of(12, 12 * 40, 12 * 40);
+
+    [Benchmark]
+    [Limit(1_000)]
+    public int Assignment_of_12_hosts_with_40_claims_each() => DeviceAssignment.Of(claiming).Met.Count;
 
     [Benchmark]
     [Limit(200)]

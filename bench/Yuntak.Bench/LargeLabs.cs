@@ -8,7 +8,10 @@ namespace Yuntak.Bench;
 internal static class LargeLabs
 {
     /// <summary>A lab of so many hosts with a pool each, and so many guests spread over them.</summary>
-    public static Lab Of(int hosts, int guests)
+    /// <param name="hosts">How many hosts.</param>
+    /// <param name="guests">How many guests.</param>
+    /// <param name="claims">How many of the guests claim a device.</param>
+    public static Lab Of(int hosts, int guests, int claims = 200)
     {
         var profiles = ProfileBook.Standard.All.ToList();
         return new Lab(
@@ -25,11 +28,43 @@ internal static class LargeLabs
                         [new Want(profiles[n % profiles.Count].Id)],
                         SizeOverrides.None,
                         new Placement(new HostId($"h{n % hosts}"), "clay", "clay"),
-                        (Importance)(n % 3)
+                        (Importance)(n % 3),
+                        Claims: n < claims ? [new DeviceClaim(Needs[n % Needs.Length])] : []
                     )),
             ]
         );
     }
+
+    private static readonly DeviceNeed[] Needs =
+    [
+        DeviceNeed.RadioStick,
+        DeviceNeed.VideoEncoder,
+        DeviceNeed.NetworkPort,
+        DeviceNeed.SerialAdapter,
+        DeviceNeed.Sound,
+    ];
+
+    /// <summary>Cards, controllers and sticks as a tower has them.</summary>
+    private static readonly Hardware Inside = new(
+        Functions:
+        [
+            new PciFunction("0000:00:17.0", "0106", Group: 1, Driver: "ahci", Reset: "pm"),
+            new PciFunction("0000:01:00.0", "0300", Group: 2, Driver: "gfx", Reset: "flr"),
+            new PciFunction("0000:01:00.1", "0403", Group: 2, Driver: "snd", Reset: "flr"),
+            new PciFunction("0000:02:00.0", "0c03", Group: 3, Driver: "xhci_hcd", Reset: "flr"),
+            new PciFunction("0000:03:00.0", "0200", Group: 4, Driver: "net", Reset: "flr"),
+            new PciFunction("0000:04:00.0", "0200", Group: 5, Driver: "net", Reset: "flr", Slices: 7),
+        ],
+        UsbBuses: [new UsbBus(1, "0000:02:00.0", 8)],
+        UsbDevices:
+        [
+            new UsbDevice("1-1", "f0f0:0101", "Radio stick"),
+            new UsbDevice("1-2", "f0f0:0102", "Serial adapter"),
+            new UsbDevice("1-3", "f0f0:0103", "Radio stick"),
+        ],
+        Ports: [new NetworkPort("enp3s0", Function: "0000:03:00.0", Management: true)],
+        Isolation: true
+    );
 
     private static Host Host(int n) =>
         new(
@@ -40,11 +75,14 @@ internal static class LargeLabs
                 new Processor("x86_64", 1, 16, 32, true),
                 ByteSize.FromGiB(96),
                 [
-                    new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"]),
-                    .. Enumerable.Range(0, 6).Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning)),
+                    new Disk($"b{n}", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"], Controller: "0000:00:17.0"),
+                    .. Enumerable
+                        .Range(0, 6)
+                        .Select(d => new Disk($"d{n}-{d}", $"sd{d}", ByteSize.FromTB(12), DiskKind.Spinning, Controller: "0000:00:17.0")),
                 ],
                 2,
-                false
+                false,
+                Inside: Inside
             ),
             new HostPlan([
                 new Pool("clay", PoolLayout.Parity2, PoolFamily.CopyOnWrite, [.. Enumerable.Range(0, 6).Select(d => $"d{n}-{d}")]),

@@ -45,7 +45,19 @@ public class LargePageBenchmarks
     }
 
     public static IEnumerable<string> Pages =>
-        ["/Kit", "/Wants", "/Wants/Guest/g3", "/Disks", "/Bench", "/Bench?guest=g3", "/Runbook", "/History"];
+        [
+            "/Kit",
+            "/Wants",
+            "/Wants/Guest/g3",
+            "/Disks",
+            "/Bench",
+            "/Bench?guest=g3",
+            "/Devices",
+            "/Devices?host=h3&guest=g3",
+            "/Devices/All",
+            "/Runbook",
+            "/History",
+        ];
 
     [Benchmark(Baseline = true)]
     public Task<string> Trivial_page_beside_500_guests() => client.GetStringAsync("/yuntak.svg");

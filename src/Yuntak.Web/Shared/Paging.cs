@@ -27,10 +27,10 @@ public sealed record Paging(int Count, int Size, int Part, string What)
         return whole with { Part = Math.Clamp(asked ?? 1, 0, whole.Parts) };
     }
 
-    /// <summary>Hosts, twelve at once: the part asked for, else the one with the host that the page has open.</summary>
-    public static Paging OfHosts(Lab lab, int? asked, HttpRequest request)
+    /// <summary>Hosts, twelve at once unless said otherwise: the part asked for, else the one with the host that the page has open.</summary>
+    public static Paging OfHosts(Lab lab, int? asked, HttpRequest request, int atOnce = HostsAtOnce)
     {
-        var parts = Of(lab.Hosts.Count, HostsAtOnce, asked, "hosts");
+        var parts = Of(lab.Hosts.Count, atOnce, asked, "hosts");
         return asked is null && request.Query["host"].ToString() is { Length: > 0 } host
             ? parts.At(lab.Hosts.ToList().FindIndex(h => h.Id.Value == host))
             : parts;

@@ -35,9 +35,10 @@ internal sealed record PrepareDevices(GuestId Guest, HostId? Host, ValueList<Han
                     new[] { new StepValue("device", plan.DeviceName(Host, d.Device)) }.Concat(d.Lines(plan, Host, ClaimLayer.Host))
                 ),
             ],
-            shared
-                ? "A driver of its own has it, and its nodes are listed: of graphics a card node and a render node."
-                : "It is where the plan says, and nothing else is in its group but what goes along.",
+            shared ? "A driver of its own has it, and its nodes are listed: of graphics a card node and a render node."
+                : Devices.Any(d => d.Way is ClaimWay.Whole or ClaimWay.Slice)
+                    ? "It is where the plan says, and nothing is in its group but what the plan says goes along."
+                : "It is where the plan says.",
             shared
                 ? "No driver, or one that only shows a picture? Install the card's driver and firmware packages on the host, start it anew, and look again. Do not go on without: nothing would convert."
                 : "Something else in that place? Read the host again and correct the claim before you hand anything over.",

@@ -31,7 +31,7 @@ internal sealed record ProveDevices(GuestId Guest, HostId? Host, ValueList<Hande
         var (host, guest) = (plan.NameOf(Host), plan.NameOf(Guest));
         var shared = Devices.Any(d => d.Way == ClaimWay.Node);
         return new(
-            $"Start it and see that {guest} really has them",
+            $"With {guest} started, see that it really has its devices",
             [
                 .. shared ? Layer($"on {host}", plan, ClaimLayer.Host) : [],
                 .. RunsIn is { } outer ? Layer($"in {plan.NameOf(outer)}", plan, ClaimLayer.Guest) : [],
@@ -46,8 +46,9 @@ internal sealed record ProveDevices(GuestId Guest, HostId? Host, ValueList<Hande
             ],
             "Each layer lists it, and it is used: a list alone proves nothing.",
             Devices.Any(d => d.Way == ClaimWay.Whole)
-                ? $"Not there? Shut it down, hand it over once more and start it; still not there, take it back and look at {host}'s own log."
-                : "There on the host and not inside? That layer does not map it. There and refused? Its group is not mapped.",
+                    ? $"Not there? Shut it down, hand it over once more and start it; still not there, take it back and look at {host}'s own log."
+                : shared ? "There on the host and not inside? That layer does not map it. There and refused? Its group is not mapped."
+                : $"Not there? See with lsusb that {host} still lists it and that no other guest has it, shut {guest} down and hand it over once more.",
             Devices.Any(d => d.Way is ClaimWay.Whole or ClaimWay.Slice)
                 ? $"Shut {guest} down and give the device back; where it cannot be reset, start {host} anew at an hour when nobody minds."
                 : "Take it away again while the guest is off."

@@ -14,6 +14,9 @@ namespace Yuntak.Web.Pages.Devices;
 /// <summary>Who has which hardware: a loom for each host, and what becomes of a claim by every way.</summary>
 public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
 {
+    /// <summary>A loom is larger than a board.</summary>
+    private const int LoomsAtOnce = 8;
+
     public override Station? Here => Station.Devices;
 
     /// <summary>The part of the hosts that is asked for.</summary>
@@ -21,7 +24,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     public int? Part { get; set; }
 
     /// <summary>Which hosts are shown.</summary>
-    public Paging Parts => Paging.OfHosts(Desk.Lab, Part, Request);
+    public Paging Parts => Paging.OfHosts(Desk.Lab, Part, Request, LoomsAtOnce);
 
     /// <summary>The devices of every host.</summary>
     public IReadOnlyList<HostDevices> Hosts => Desk.Assessment.Devices;
