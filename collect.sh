@@ -162,7 +162,7 @@ collect() {
   values /sys/bus/pci/devices/*/boot_vga /sys/bus/pci/slots/*/address /sys/bus/pci/devices/*/sriov_totalvfs
   # Of what the kernel was started with only what is about isolation.
   if [ -r /proc/cmdline ]; then
-    printf '/proc/cmdline:%s\n' "$(tr ' ' '\n' </proc/cmdline | grep -E '^(intel_iommu|amd_iommu|iommu|pcie_acs_override)=' | tr '\n' ' ')"
+    printf '/proc/cmdline:%s\n' "$(tr ' ' '\n' </proc/cmdline | grep -E '^([a-z_]*iommu|pcie_acs_override)=' | tr '\n' ' ')"
   fi
 
   part isolation "find /sys/kernel/iommu_groups -type l"

@@ -60,6 +60,19 @@ internal static class DeviceSorts
     public static DeviceNeed NeedOf(UsbDevice device) =>
         Words.Where(w => Says(device, w.Value)).Select(w => w.Key).FirstOrDefault(DeviceNeed.Other);
 
+    /// <summary>Whether a device node that is mapped into an app stack already is one that meets a need, by the names the kernel gives (its list of devices).</summary>
+    public static bool IsNodeFor(string node, DeviceNeed need) =>
+        need switch
+        {
+            DeviceNeed.VideoEncoder => Below(node, "/dev/dri"),
+            DeviceNeed.AiAccelerator => Below(node, "/dev/accel") || Below(node, "/dev/bus/usb"),
+            DeviceNeed.RadioStick or DeviceNeed.SerialAdapter => Below(node, "/dev/serial")
+                || node.StartsWith("/dev/ttyUSB", StringComparison.Ordinal)
+                || node.StartsWith("/dev/ttyACM", StringComparison.Ordinal),
+            DeviceNeed.Sound => Below(node, "/dev/snd"),
+            DeviceNeed.DiskController or DeviceNeed.NetworkPort or DeviceNeed.Other => false,
+        };
+
     /// <summary>Whether what meets a need may hang on a USB port.</summary>
     public static bool MayBeUsb(DeviceNeed need) => Words.ContainsKey(need);
 
@@ -94,6 +107,8 @@ internal static class DeviceSorts
             DeviceNeed.Sound => function.ClassCode == "0403",
             DeviceNeed.RadioStick or DeviceNeed.SerialAdapter or DeviceNeed.Other => false,
         };
+
+    private static bool Below(string node, string folder) => node == folder || node.StartsWith(folder + "/", StringComparison.Ordinal);
 
     private static bool Says(UsbDevice device, string[] words) =>
         device.Name?.ToLowerInvariant().Split([' ', '-', '_', '/', ','], StringSplitOptions.RemoveEmptyEntries).Any(words.Contains) == true;

@@ -44,7 +44,7 @@ public static class GuestClaims
                 : []
             )
             .Distinct()
-            .Where(n => !guest.GoesWithout.Contains(n));
+            .Where(n => !guest.GoesWithout.Contains(n) && !guest.Nodes.Any(node => DeviceSorts.IsNodeFor(node, n)));
 
     /// <summary>The need a listed function meets: a USB controller is handed over for the stick on it that the guest's profiles ask for.</summary>
     private static DeviceNeed Met(PciFunction? function, List<DeviceNeed> brought) =>

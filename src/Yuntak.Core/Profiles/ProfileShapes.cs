@@ -118,7 +118,7 @@ public static class ProfileShapes
     );
 
     private static readonly Shape<ProfileClaim> Claim = new(
-        "claim",
+        "claim a profile brings",
         new ProfileClaim(DeviceNeed.Other),
         Of<ProfileClaim>.Always(
             "need",

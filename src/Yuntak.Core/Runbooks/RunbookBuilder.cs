@@ -149,6 +149,13 @@ public static class RunbookBuilder
             );
         }
 
-        return new RunbookSection(work.Key, work.Title(plan), steps, [.. work.Cautions(plan, acts)], work.Builds ? work.Guest : null);
+        // Where nothing is done nobody is away.
+        return new RunbookSection(
+            work.Key,
+            work.Title(plan),
+            steps,
+            acts.Any(a => a is Halt) ? [] : [.. work.Cautions(plan, acts)],
+            work.Builds ? work.Guest : null
+        );
     }
 }

@@ -31,6 +31,9 @@ public class DeviceEditTests
             g => g with { Wants = [new Want("media-library", [new LoadValue(ProfileBook.SoftwareEncoding, 0)])] }
         );
         GuestClaims.Of(leaving, leaving.Guest(Films)!).Single().Claim.Need.ShouldBe(DeviceNeed.VideoEncoder);
+        // What is mapped into a stack that was taken over meets its need.
+        var mapped = leaving.WithGuest(Films, g => g with { Kind = GuestKind.AppStack, Nodes = ["/dev/dri/renderD128"] });
+        GuestClaims.Of(mapped, mapped.Guest(Films)!).ShouldBeEmpty();
         // A controller that is handed over whole brings the stick on it.
         var whole = lab.WithGuest(Hub, g => g with { Devices = [Usb] });
         GuestClaims.Of(whole, whole.Guest(Hub)!).ShouldHaveSingleItem().By.ShouldBe(AskedBy.Listed);

@@ -30,7 +30,13 @@ internal sealed class NotThere : IRule
         select Info.On(
             Subject.Of(open.Guest),
             $"{open.Guest.Name} needs {Base.Names.A(open.Need.Words())}",
-            $"{host.Host.Name} has none that was read, and no other host does. Plug one in and read {host.Host.Name} again, or say that it goes without.",
+            $"{host.Host.Name} has none that was read, and {Elsewhere(lab, open)}. Plug one in and read {host.Host.Name} again, or say that it goes without.",
             () => [ClaimFixes.Without(open)]
         );
+
+    /// <summary>Another host may have one that cannot be had.</summary>
+    private static string Elsewhere(Sums lab, ClaimVerdict open) =>
+        lab.Devices.FirstOrDefault(h => h.Host.Id != open.Host && DeviceSorts.Of(h.Host, open.Need).Any()) is { } there
+            ? $"that of {there.Host.Name} is not free"
+            : "no other host does";
 }
