@@ -130,11 +130,20 @@ public static class KitEdits
                 );
             }
 
+            // Who claimed it whole still needs one: the claim is open again.
             var taken = lab.Guests.Change(
-                g => g.Placement?.Host == id && g.Devices.Contains(address) && g.Id != to,
-                g => g with { Devices = g.Devices.Without(d => d == address) }
+                g => g.Placement?.Host == id && g.HandedWhole.Contains(address) && g.Id != to,
+                g =>
+                    g with
+                    {
+                        Devices = g.Devices.Without(d => d == address),
+                        Claims = g.Claims.Change(c => c.Way == ClaimWay.Whole && c.Device == address, c => new DeviceClaim(c.Need)),
+                    }
             );
-            var given = taken.Change(g => g.Id == to && !g.Devices.Contains(address), g => g with { Devices = g.Devices.With(address) });
+            var given = taken.Change(
+                g => g.Id == to && !g.HandedWhole.Contains(address),
+                g => g with { Devices = g.Devices.With(address) }
+            );
             return new Changed(
                 lab with
                 {

@@ -26,7 +26,7 @@ public sealed record HostUpdate(Host Before, Host After, IReadOnlyList<HostChang
             host,
             after,
             HostDifference.Between(host, after, reading: true),
-            [.. PoolEffects(lab.Lab, host, after), .. DeviceEffects(lab.Lab, host, after)],
+            [.. PoolEffects(lab.Lab, host, after), .. DeviceEffects(lab.Lab, host, after), .. StickEffects(lab.Lab, host, after)],
             Verdict.Between(lab, changed)
         );
     }
@@ -59,4 +59,13 @@ public sealed record HostUpdate(Host Before, Host After, IReadOnlyList<HostChang
         let now = after.Hardware.Function(address)
         where now is null || now.ClassCode != before.Hardware.Function(address)!.ClassCode
         select $"{guest.Name} is handed {address}, which {(now is null ? "is gone" : "is now something else")}.";
+
+    /// <summary>A stick that was plugged in elsewhere, or pulled out, is lost to whoever has it by its port or node.</summary>
+    private static IEnumerable<string> StickEffects(Lab lab, Host before, Host after) =>
+        from guest in lab.GuestsOn(after.Id).SelectMany(g => lab.GuestsIn(g.Id).Prepend(g))
+        from claim in guest.Claims.Where(c => c.Chosen)
+        let was = before.Hardware.UsbDevices.FirstOrDefault(d => d.Port == claim.Device)
+        where was is not null && after.Hardware.UsbDevices.All(d => d.Port != was.Port || d.Id != was.Id)
+        let now = after.Hardware.UsbDevices.FirstOrDefault(d => d.Id is not null && d.Id == was.Id)
+        select $"{guest.Name} has {was.Name ?? was.Id ?? "what was"} at USB port {was.Port}, {(now is null ? "which is gone" : $"which is at port {now.Port} now")}.";
 }

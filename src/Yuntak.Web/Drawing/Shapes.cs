@@ -1,5 +1,6 @@
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
+using Yuntak.Core.Devices;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
@@ -30,6 +31,15 @@ internal static class Shapes
     /// <summary>All is well: a disc with a tick.</summary>
     public static IHtmlContent Well() =>
         Svg.Decoration(16, 16, "mark-shape well", Svg.Circle(8, 8, 6.4, ""), Svg.Path("M5 8.2l2.1 2.1L11.2 6", "tick-stroke"));
+
+    /// <summary>Whether a claim can be met: a tick, a triangle where something goes along, an octagon where it cannot.</summary>
+    public static IHtmlContent Answer(ClaimAnswer answer) =>
+        answer switch
+        {
+            ClaimAnswer.Possible => Well(),
+            ClaimAnswer.Collateral => Mark(Severity.Mind),
+            ClaimAnswer.Impossible => Mark(Severity.Stop),
+        };
 
     /// <summary>Work waits here: an open ring.</summary>
     public static IHtmlContent Waiting() => Svg.Decoration(16, 16, "mark-shape waiting", Svg.Circle(8, 8, 5.6, "ring-stroke"));

@@ -13,7 +13,7 @@ public sealed class DevicesRoom : Room
 
     public override IReadOnlyList<RoomPage> Pages =>
         [
-            new("/Devices"),
+            new("/Devices") { IsView = false },
             new("/Devices?host=kiln&guest=glazelog", new Picture("devices", Height: 1000)),
             new("/Devices?host=wren&device=3-1&for=gatehouse"),
             new("/Devices?host=nowhere&guest=nobody") { IsView = false },

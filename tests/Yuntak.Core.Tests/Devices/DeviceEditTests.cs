@@ -1,10 +1,12 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Edits;
+using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Stations;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Devices;
@@ -183,6 +185,28 @@ public class DeviceEditTests
         var needs = DeviceMap.Of(host).Trays.SelectMany(t => t.NeededByHost).ToDictionary(n => n.What, n => n.Why);
         needs["0000:01:00.0"].ShouldContain("was not read");
         needs["0000:02:00.0"].ShouldContain("only network card");
+    }
+
+    [Fact]
+    public void A_stick_that_was_plugged_in_elsewhere_is_noticed_when_its_host_is_read_again()
+    {
+        var lab = Lab().With(DeviceEdits.Give(Hub, ClaimWay.UsbPort, "3-1"));
+        var moved = lab.Hosts[0].Hardware with { UsbDevices = [new UsbDevice("3-4", "f0f0:0101", "Radio stick")] };
+        var reading = new HostReading(null, null, [], [new PartReading(KitParts.Usb, 1, [])]) { Hardware = moved };
+        HostUpdate
+            .Of(Assessment.Of(lab), lab.Hosts[0], reading)
+            .Effects.ShouldBe(["hub has Radio stick at USB port 3-1, which is at port 3-4 now."]);
+    }
+
+    [Fact]
+    public void A_card_that_is_handed_to_another_leaves_an_open_claim_behind()
+    {
+        var lab = Lab()
+            .WithGuest(Hub, g => g with { Claims = [new DeviceClaim(DeviceNeed.VideoEncoder, ClaimWay.Whole, Card)] })
+            .WithGuestOn(Small.Guest("desk"), "kiln")
+            .With(KitEdits.HandOver(Kiln, Card, new GuestId("desk")));
+        lab.Guest(Hub)!.Claims.ShouldBe([new DeviceClaim(DeviceNeed.VideoEncoder)]);
+        lab.Guest(new GuestId("desk"))!.HandedWhole.ShouldBe([Card]);
     }
 
     [Fact]

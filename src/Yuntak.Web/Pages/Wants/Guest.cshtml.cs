@@ -233,7 +233,7 @@ public sealed class GuestModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>Who has a device of its host whole; null for the host itself.</summary>
     public Guest? Holder(PciFunction device) =>
-        HostNow is { } host ? Desk.Lab.GuestsOn(host.Id).FirstOrDefault(g => g.Devices.Contains(device.Address)) : null;
+        HostNow is { } host ? Desk.Lab.GuestsOn(host.Id).FirstOrDefault(g => g.HandedWhole.Contains(device.Address)) : null;
 
     private Edit Keep(Guest? before, bool place) =>
         lab =>
