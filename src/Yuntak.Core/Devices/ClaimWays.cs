@@ -51,7 +51,9 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest,
         foreach (var need in tray.NeededByHost)
         {
             found.No(
-                $"{(tray.Group is { } group ? $"group {group}" : need.What)} also holds {need.What}: {need.Why}",
+                need.What == address ? $"{Host.Name} needs it: {need.Why}"
+                    : tray.Group is { } group ? $"group {group} also holds {need.What}: {need.Why}"
+                    : $"{need.What} goes along: {need.Why}",
                 ClaimTrouble.HostNeeds
             );
         }
