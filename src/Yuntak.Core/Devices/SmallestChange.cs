@@ -36,7 +36,8 @@ internal sealed class SmallestChange
             asked.Claim.Need,
             Host,
             string.Join("; ", best.Reasons),
-            Changes(now).FirstOrDefault() ?? $"{(DeviceSorts.MayBeUsb(asked.Claim.Need) ? "plug" : "put")} {Names(asked.Claim.Need)} into {Host.Name}, and read it again"
+            Changes(now).FirstOrDefault()
+                ?? $"{(DeviceSorts.MayBeUsb(asked.Claim.Need) ? "plug" : "put")} {Names(asked.Claim.Need)} into {Host.Name}, and read it again"
         );
     }
 
