@@ -211,7 +211,7 @@ public sealed class ClaimCheck
 
         if (slices > 0 && function?.Slices is { } most && slices >= most)
         {
-            found.No($"all {most} slices of {Map.NameOf(mine.Device)} are taken", ClaimTrouble.Taken);
+            found.No($"all {most} slices of {Map.NameOf(mine.Device)} are taken");
         }
     }
 

@@ -205,8 +205,10 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest,
 
     private void Slice(string device, PciFunction? function)
     {
-        if (IsolationIsOff())
+        if (Host.Hardware.Isolation == false)
         {
+            // The rule about isolation speaks of whole devices only.
+            found.No($"I/O isolation is off on {Host.Name}");
             return;
         }
 

@@ -209,6 +209,24 @@ public class DeviceEditTests
         lab.Guest(new GuestId("desk"))!.HandedWhole.ShouldBe([Card]);
     }
 
+    [Theory]
+    [InlineData(true, 1)]
+    [InlineData(true, 2)]
+    [InlineData(false, 2)]
+    public void A_slice_that_is_not_to_be_had_is_a_stop(bool isolation, int slices)
+    {
+        var lab = Lab().WithGuestOn(Small.Guest("desk"), "kiln");
+        var inside = lab.Hosts[0].Hardware;
+        var card = new PciFunction("0000:07:00.0", "0200", Group: 7, Slices: slices);
+        lab = lab.WithHost(Kiln, h => h.With(inside with { Functions = inside.Functions.With(card), Isolation = isolation }));
+        foreach (var id in new[] { Hub, new GuestId("desk") })
+        {
+            lab = lab.WithGuest(id, g => g with { Claims = [new DeviceClaim(DeviceNeed.NetworkPort, ClaimWay.Slice, card.Address)] });
+        }
+
+        lab.Findings("devices.not-possible").Count.ShouldBe(isolation && slices == 2 ? 0 : 2);
+    }
+
     [Fact]
     public void Each_way_says_what_to_type()
     {
