@@ -21,8 +21,12 @@ internal static class ExportCommand
         };
         var guest = new Option<string?>("--guest") { Description = "Only this app stack." };
         var host = new Option<string?>("--host") { Description = "Only the app stacks of this host, or inside this guest." };
+        var wires = new WiresExport();
         var json = new Option<bool>("--json") { Description = "The lab as JSON." };
-        var command = new Command("export", "Write files to use: a Compose file, or the lab as YAML or JSON.")
+        var command = new Command(
+            "export",
+            "Write files to use: a Compose file, names, reservations, mounts and exports, or the lab as YAML or JSON."
+        )
         {
             lab,
             compose,
@@ -30,8 +34,11 @@ internal static class ExportCommand
             host,
             json,
         };
+        wires.AddTo(command);
         command.SetAction(parsed =>
-            Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(host), parsed.GetValue(json))
+            wires.IsAsked(parsed)
+                ? wires.Run(parsed, parsed.GetValue(lab)!, parsed.GetValue(json))
+                : Run(parsed.GetValue(lab)!, parsed.GetValue(compose), parsed.GetValue(guest), parsed.GetValue(host), parsed.GetValue(json))
         );
         return command;
     }

@@ -11,6 +11,7 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     SizeCommand.Make(),
     RunbookCommand.Make(),
     DevicesCommand.Make(),
+    WiresCommand.Make(),
     ExportCommand.Make(),
     PoolCommand.MakePool(),
     PoolCommand.MakeLayouts(),

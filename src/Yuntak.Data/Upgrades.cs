@@ -5,7 +5,14 @@ namespace Yuntak.Data;
 /// <summary>The steps from each version of the stored form to the next. A step knows the two forms only, never today's model, and is never changed again.</summary>
 internal static class Upgrades
 {
-    private static readonly Func<JsonObject, JsonObject>[] Steps = [UpgradeTo2.Step, UpgradeTo3.Step, UpgradeTo4.Step, UpgradeTo5.Step];
+    private static readonly Func<JsonObject, JsonObject>[] Steps =
+    [
+        UpgradeTo2.Step,
+        UpgradeTo3.Step,
+        UpgradeTo4.Step,
+        UpgradeTo5.Step,
+        UpgradeTo6.Step,
+    ];
 
     /// <summary>How many steps there are.</summary>
     public static int Count => Steps.Length;

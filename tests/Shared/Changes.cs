@@ -13,12 +13,13 @@ internal static class Changes
     /// <summary>A lab that stands and a draft of up to six changes to it.</summary>
     public static readonly Gen<(Lab Stands, Lab Draft)> AnyPair =
         from lab in Gens.AnyLab
-        from kinds in Gen.Int[0, 18].Array[1, 6]
+        from kinds in Gen.Int[0, 21].Array[1, 6]
         from picks in Gen.Int[0, 1000].Array[24]
         select (Stands(lab), kinds.Select((kind, n) => Change(kind, picks, n * 4)).Aggregate(lab, Gens.Try));
 
     /// <summary>What stands is on a host; what is only asked for does not stand.</summary>
-    public static Lab Stands(Lab lab) => lab with { Guests = lab.Guests.Without(g => lab.HostOf(g) is null) };
+    public static Lab Stands(Lab lab) =>
+        lab.Guests.Where(g => lab.HostOf(g) is null).Aggregate(lab, (l, g) => GuestEdits.Remove(g.Id)(l).Lab);
 
     private static Edit Change(int kind, int[] picks, int at) =>
         lab =>
@@ -38,6 +39,8 @@ internal static class Changes
                 < 16 when guest is not null => GuestChange(kind, guest, host, c, d),
                 16 => HostEdits.Change(host.Id, h => h with { Memory = ByteSize.FromGiB(1 + (d % 128)) }),
                 17 => HostEdits.Remove(host.Id),
+                19 => WireEdits.AddNetwork(new Network($"net {a % 3}", "10.9.0.0/24")),
+                > 19 => WireGens.Any(lab, new Random(a + (b * 1001))),
                 _ => HostEdits.Add(Small.Host($"new {a}")),
             };
             return edit(lab);

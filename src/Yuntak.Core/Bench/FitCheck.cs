@@ -23,12 +23,14 @@ public static class FitCheck
                 .Select(s => s.Guest.Id == guest.RunsIn ? Sizing.Of(lab, s.Guest) : s),
         ];
         var placement =
-            guest.Placement?.Host == host.Id ? guest.Placement : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others, lab.Folders);
+            guest.Placement?.Host == host.Id
+                ? guest.Placement
+                : VolumePlacement.Choose(Sizing.Of(lab, guest), host, others, lab.AllFolders);
         // Devices of one host stay there when a guest goes to another, and with them what pins its memory.
         var stays = guest.Placement?.Host == host.Id;
         var placed = (stays ? guest : guest.WithoutDevices()) with { Placement = placement, RunsIn = null };
         var sizing = Sizing.Of(lab, placed);
-        var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing], assessment.Lab.Folders);
+        var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing], assessment.Lab.AllFolders);
         return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
     }
 

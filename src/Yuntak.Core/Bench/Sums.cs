@@ -2,6 +2,7 @@ using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Wants;
+using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Bench;
 
@@ -11,6 +12,7 @@ public class Sums
     private readonly Dictionary<GuestId, Sizing> sizings;
     private readonly Dictionary<HostId, HostAssessment> hosts;
     private readonly Lazy<IReadOnlyList<HostDevices>> devices;
+    private readonly Lazy<HouseWires> wires;
 
     /// <summary>Works a lab out.</summary>
     protected Sums(Lab lab)
@@ -21,8 +23,9 @@ public class Sums
         Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id], lab.HostOf(g)))];
         sizings = Guests.ToDictionary(s => s.Guest.Id);
         var placed = Guests.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
-        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]], lab.Folders))];
+        Hosts = [.. lab.Hosts.Select(h => new HostAssessment(h, lab.Settings, [.. placed[h.Id]], lab.AllFolders))];
         hosts = Hosts.ToDictionary(h => h.Host.Id);
+        wires = new(() => new HouseWires(lab, Guests));
         devices = new(() => [.. lab.Hosts.Select(h => new HostDevices(lab, h))]);
     }
 
@@ -37,6 +40,9 @@ public class Sums
 
     /// <summary>The devices of every host and what is claimed of them, in the lab's order; worked out when somebody asks.</summary>
     public IReadOnlyList<HostDevices> Devices => devices.Value;
+
+    /// <summary>Networks, addresses, ports and ways in; worked out when somebody asks.</summary>
+    public HouseWires Wires => wires.Value;
 
     /// <summary>The devices of one host.</summary>
     public HostDevices? DevicesOf(HostId id) => Devices.FirstOrDefault(d => d.Host.Id == id);

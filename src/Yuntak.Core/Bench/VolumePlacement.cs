@@ -18,7 +18,7 @@ internal static class VolumePlacement
             Sizing.Of(left, guest),
             host,
             [.. left.GuestsOn(host.Id).Where(g => g.Id != guest.Id).Select(g => Sizing.Of(left, g))],
-            lab.Folders
+            lab.AllFolders
         );
     }
 

@@ -136,10 +136,12 @@ public static class GuestEdits
             var guest = Existing(lab, id);
             var inside = lab.GuestsIn(id).Select(g => g.Name).ToList();
             return new Changed(
-                lab with
-                {
-                    Guests = lab.Guests.Without(g => g.Id == id).Change(g => g.RunsIn == id, g => g with { RunsIn = null }),
-                },
+                WireEdits.Without(
+                    lab with
+                    {
+                        Guests = lab.Guests.Without(g => g.Id == id).Change(g => g.RunsIn == id, g => g with { RunsIn = null }),
+                    }
+                ),
                 $"{guest.Name} removed" + (inside.Count > 0 ? $"; {string.Join(", ", inside)} taken out of it" : "")
             );
         };

@@ -49,7 +49,10 @@ public static class HostEdits
                 Hosts = lab.Hosts.Without(h => h.Id == id),
                 Guests = lab.Guests.Change(g => g.Placement?.Host == id, g => g.WithoutDevices() with { Placement = null }),
             };
-            return new Changed(left, $"host {host.Name} removed" + (guests > 0 ? $", {Numbers.Count(guests, "guest")} taken off it" : ""));
+            return new Changed(
+                WireEdits.Without(left),
+                $"host {host.Name} removed" + (guests > 0 ? $", {Numbers.Count(guests, "guest")} taken off it" : "")
+            );
         };
 
     /// <summary>Joins disks of a host into a pool.</summary>

@@ -15,6 +15,7 @@ public static class LabDifference
     public static IReadOnlyList<LabChange> Between(Lab from, Lab to) =>
         [
             .. Said(from, to),
+            .. Reach(from, to),
             .. to.Hosts.SelectMany(h => Host(from.Host(h.Id), h)),
             .. from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange($"host {h.Name} goes")),
             .. to.Guests.Select(g => Guest(from, to, g)).OfType<LabChange>(),
@@ -31,7 +32,7 @@ public static class LabDifference
     private static IEnumerable<LabChange> Said(Lab from, Lab to)
     {
         var telling = new Telling();
-        foreach (var field in LabShapes.Lab.Fields.Where(f => f.Name is "name" or "settings"))
+        foreach (var field in LabShapes.Lab.Fields.Where(f => f.Name is "name" or "settings" or "networks" or "boxes" or "sites"))
         {
             field.Tell(from, to, telling);
         }
@@ -47,6 +48,17 @@ public static class LabDifference
                     .Select(p => ProfileWords(p.Before, p.After))
             )
             .Select(words => new LabChange(words, NeedsWork: false));
+    }
+
+    private static IEnumerable<LabChange> Reach(Lab from, Lab to)
+    {
+        var telling = new Telling();
+        foreach (var field in LabShapes.Lab.Fields.Where(f => f.Name is "forwards" or "shares"))
+        {
+            field.Tell(from, to, telling);
+        }
+
+        return telling.Told.Select(t => new LabChange(t.Text));
     }
 
     private static string ProfileWords(Profile? before, Profile? after) =>

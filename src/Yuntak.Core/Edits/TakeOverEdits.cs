@@ -27,7 +27,18 @@ public static class TakeOverEdits
             var with = lab;
             foreach (var guest in guests)
             {
-                with = GuestEdits.Add(guest with { Placement = null, Name = Free(with, guest.Name) })(with).Lab;
+                with = GuestEdits
+                    .Add(
+                        guest with
+                        {
+                            Placement = null,
+                            Name = Free(with, guest.Name),
+                            // A network that is not planned here is none.
+                            Interfaces = [.. guest.Interfaces.Where(l => with.Network(l.Network) is not null)],
+                            Mounts = [],
+                        }
+                    )(with)
+                    .Lab;
                 var added = with.Guests[^1];
                 with = with.WithGuest(added.Id, g => g with { Placement = VolumePlacement.Choose(with, g, target) });
                 with = stand ? CountedOnce(with, host, added.Id) : with;

@@ -15,6 +15,9 @@ public enum Station
     /// <summary>Who has which hardware.</summary>
     Devices,
 
+    /// <summary>Networks, addresses, ports, shares, and what the outside reaches.</summary>
+    Wires,
+
     /// <summary>Putting guests on hosts.</summary>
     Bench,
 

@@ -31,6 +31,12 @@ namespace Yuntak.Core.Labs;
 /// <param name="Variables">For an app stack: the names of its environment variables. Their values are never kept.</param>
 /// <param name="Nodes">For an app stack: device nodes of the host mapped into it.</param>
 /// <param name="Restart">For an app stack: when its engine starts it again; null for «unless-stopped».</param>
+/// <param name="Interfaces">Its places on networks; empty while nobody said, and for an app stack that has no address of its own.</param>
+/// <param name="Listens">What it answers on, as somebody said.</param>
+/// <param name="Mounts">The shares it uses.</param>
+/// <param name="Aliases">Further names it is called by on the network.</param>
+/// <param name="Number">Its number, where a network's addresses follow numbers.</param>
+/// <param name="Autostart">Whether it starts with its host; null while nobody said otherwise: the runbook sees to it.</param>
 /// <param name="Stands">In a file: whether it runs already.</param>
 public sealed record Guest(
     GuestId Id,
@@ -59,6 +65,12 @@ public sealed record Guest(
     ValueList<string> Variables = default,
     ValueList<string> Nodes = default,
     string? Restart = null,
+    ValueList<Leg> Interfaces = default,
+    ValueList<Listen> Listens = default,
+    ValueList<ShareMount> Mounts = default,
+    ValueList<string> Aliases = default,
+    int? Number = null,
+    bool? Autostart = null,
     bool Stands = false
 )
 {

@@ -184,6 +184,14 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
         init => Plan = Plan with { Pools = value };
     }
 
+    /// <summary>What is planned for it on the networks.</summary>
+    [JsonIgnore]
+    public HostWires Wires
+    {
+        get => Plan.Wires ?? HostWires.None;
+        init => Plan = Plan with { Wires = value == HostWires.None ? null : value };
+    }
+
     /// <summary>What is known of its kind.</summary>
     public HostKind Kind => HostKind.Of(Type);
 
@@ -213,6 +221,20 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
 
     /// <summary>The pool of that name, if there is one.</summary>
     public Pool? PoolNamed(string? name) => Pools.FirstOrDefault(p => p.Name == name);
+
+    /// <summary>The pool a folder lies in, by where pools are mounted: as was read or said, else below their names; null when it is in none.</summary>
+    public Pool? PoolAt(string path) =>
+        Pools
+            .Where(p => (path + "/").StartsWith(PlaceOf(p).TrimEnd('/') + "/", StringComparison.Ordinal))
+            .OrderByDescending(p => PlaceOf(p).Length)
+            .FirstOrDefault();
+
+    /// <summary>Where a pool is mounted: as was read or said, else below its name.</summary>
+    public static string PlaceOf(Pool pool) => pool.MountedAt ?? $"/{Base.Names.Slug(pool.Name)}";
+
+    /// <summary>The port it is looked after through: the one said or read to be, else the first there is.</summary>
+    public NetworkPort? ManagementPort =>
+        Hardware.Ports.FirstOrDefault(p => p.Management) ?? (Hardware.Ports.Count > 0 ? Hardware.Ports[0] : null);
 
     /// <summary>The disks that belong to no pool.</summary>
     public IEnumerable<Disk> DisksInNoPool => Disks.Where(d => Pools.All(p => !p.DiskIds.Contains(d.Id)));

@@ -12,6 +12,12 @@ namespace Yuntak.Core.Labs;
 /// <param name="Ticks">As built only: ids of runbook steps done whose change is not finished yet.</param>
 /// <param name="Profiles">Its own profiles: new ones, and those that stand in the place of one with the same id.</param>
 /// <param name="Folders">Folders that several guests use.</param>
+/// <param name="Networks">The networks that are planned.</param>
+/// <param name="Boxes">Things outside the lab that have a place on its networks.</param>
+/// <param name="Sites">Other places, joined by a tunnel.</param>
+/// <param name="Forwards">Ways in from outside.</param>
+/// <param name="Shares">Folders exported over the network.</param>
+/// <param name="Reserved">As built only: the addresses kept for hardware addresses where addresses are handed out.</param>
 public sealed record Lab(
     string Name,
     LabSettings Settings,
@@ -19,7 +25,13 @@ public sealed record Lab(
     ValueList<Guest> Guests,
     ValueList<string> Ticks = default,
     ValueList<Profile> Profiles = default,
-    ValueList<SharedFolder> Folders = default
+    ValueList<SharedFolder> Folders = default,
+    ValueList<Network> Networks = default,
+    ValueList<Box> Boxes = default,
+    ValueList<RemoteSite> Sites = default,
+    ValueList<Forward> Forwards = default,
+    ValueList<NetworkShare> Shares = default,
+    ValueList<Reservation> Reserved = default
 )
 {
     // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.
@@ -48,6 +60,12 @@ public sealed record Lab(
 
     /// <summary>The host a guest is on, itself or inside another guest; null while it is on none.</summary>
     public Host? HostOf(Guest guest) => Host((Outer(guest) ?? guest).Placement?.Host);
+
+    /// <summary>The network of that name, if there is one.</summary>
+    public Network? Network(string? name) => Networks.FirstOrDefault(n => n.Name == name);
+
+    /// <summary>Folders that hold bulk data for others: those several guests use, and those mounted over the network as a library.</summary>
+    public ValueList<SharedFolder> AllFolders => Index.AllFolders;
 
     private LabIndex Index => Indexes.GetValue(this, lab => new LabIndex(lab));
 

@@ -1,3 +1,6 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Units;
+
 namespace Yuntak.Core.Labs;
 
 /// <summary>The hosts and guests of a lab by what they are asked for by. Made once for a lab that is asked; of things that are there twice the first counts.</summary>
@@ -23,7 +26,11 @@ internal sealed class LabIndex
 
         on = lab.Guests.Where(g => g.Placement is not null).ToLookup(g => g.Placement!.Host);
         inside = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
+        AllFolders = lab.Shares.Count == 0 ? lab.Folders : [.. lab.Folders, .. lab.Shares.Select(s => AsFolder(lab, s))];
     }
+
+    /// <summary>Folders with those shares that are somebody's library: a share is counted once, where it lies.</summary>
+    public ValueList<SharedFolder> AllFolders { get; }
 
     public Host? Host(HostId id) => hosts.GetValueOrDefault(id);
 
@@ -32,4 +39,22 @@ internal sealed class LabIndex
     public IEnumerable<Guest> On(HostId id) => on[id];
 
     public IEnumerable<Guest> In(GuestId id) => inside[id];
+
+    /// <summary>What a host exports lies in the pool its path leads to; what a guest or a box exports is counted with that one.</summary>
+    private SharedFolder AsFolder(Lab lab, NetworkShare share)
+    {
+        var host = share.From.Host is { } id ? Host(id) : null;
+        var pool = host?.PoolAt(share.From.Path);
+        return new SharedFolder(
+            share.Name,
+            host?.Id ?? new HostId(""),
+            pool?.Name ?? "",
+            pool is null ? ByteSize.Zero : share.Size ?? ByteSize.Zero,
+            [
+                .. lab
+                    .Guests.SelectMany(g => g.Mounts.Where(m => m.Share == share.Name).Select(m => (Guest: g, Mount: m)))
+                    .Select(u => new FolderUse(u.Guest.Id, u.Mount.At, !share.ReadOnly, u.Mount.Library)),
+            ]
+        );
+    }
 }

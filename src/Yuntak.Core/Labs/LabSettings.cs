@@ -7,15 +7,20 @@ namespace Yuntak.Core.Labs;
 /// <param name="HostBase">Memory the host keeps for itself.</param>
 /// <param name="ReadCacheRule">Which school sizes the read cache.</param>
 /// <param name="ReadCacheCap">The cap, where the cap is the school.</param>
+/// <param name="Zone">The zone the names of the lab are in; the default is the one kept for homes (RFC 8375).</param>
 /// <param name="BatchTimes">How many times as likely disks of one batch fail once the first of them has; the default is from memory.</param>
 public sealed record LabSettings(
     double SecondThreadGain,
     ByteSize HostBase,
     ReadCacheRule ReadCacheRule,
     ByteSize ReadCacheCap,
-    double BatchTimes = 10
+    double BatchTimes = 10,
+    string Zone = "home.arpa"
 )
 {
+    /// <summary>Whether a text is the name of a zone: host names with dots between them (RFC 1123, 2.1).</summary>
+    public static bool IsZone(string text) => WireCodecs.FullName.Within(text);
+
     /// <summary>The household defaults.</summary>
     public static readonly LabSettings Default = new(0.25, ByteSize.FromGiB(1.5), ReadCacheRule.Cap, ByteSize.FromGiB(4));
 }

@@ -106,6 +106,7 @@ public static class LabWords
         (LifeStage.GroupsMapped, "groups-mapped", "groups mapped"),
         (LifeStage.DevicesProven, "devices-proven", "devices proven"),
         (LifeStage.MountsIn, "mounts-in", "mounts in"),
+        (LifeStage.SharesIn, "shares-in", "shares in"),
         (LifeStage.ServiceIn, "service-in", "service in"),
         (LifeStage.AutostartSet, "starts-with-its-host", "starts with its host"),
         (LifeStage.FirstBackup, "first-backup-taken", "first backup taken"),

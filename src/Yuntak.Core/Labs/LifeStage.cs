@@ -39,6 +39,9 @@ public enum LifeStage
     /// <summary>Its bulk data is mounted.</summary>
     MountsIn,
 
+    /// <summary>The shares of others are in.</summary>
+    SharesIn,
+
     /// <summary>The service itself answers.</summary>
     ServiceIn,
 

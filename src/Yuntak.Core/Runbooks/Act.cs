@@ -32,6 +32,9 @@ public abstract record Act
     /// <summary>The host it is done on.</summary>
     internal abstract HostId? On { get; }
 
+    /// <summary>Where it is done, in a word: its host.</summary>
+    internal virtual string Where(Plan plan) => plan.NameOf(On);
+
     /// <summary>Whether the guest it is about goes on serving meanwhile.</summary>
     internal virtual bool Serves => false;
 

@@ -25,6 +25,12 @@ internal readonly record struct Condition(string What, string Of, string Name = 
     /// <summary>A guest is ready to run others' app stacks.</summary>
     public static Condition Ready(GuestId guest) => new("guest ready", guest.Value);
 
+    /// <summary>A host has its bridges.</summary>
+    public static Condition Wired(HostId host) => new("host wired", host.Value);
+
+    /// <summary>A folder is shared.</summary>
+    public static Condition Shared(string share) => new("shared", share);
+
     /// <summary>Nothing runs inside a guest any more.</summary>
     public static Condition Deserted(GuestId guest) => new("guest deserted", guest.Value);
 

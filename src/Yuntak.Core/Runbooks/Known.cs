@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
@@ -18,15 +19,35 @@ internal static class Known
     public static Lab Adopt(Lab stands, Lab draft)
     {
         var pinned = WithFigures(stands, draft);
-        return pinned with
+        var known = pinned with
         {
+            Networks = Union(draft.Networks, stands.Networks, n => n.Name),
+            Boxes = Union(draft.Boxes, stands.Boxes, b => b.Name),
+            Sites = draft.Sites,
+            Shares = pinned.Shares.Change(_ => true, s => draft.Shares.FirstOrDefault(d => ShareWork.Same(s, d)) ?? s),
             Name = draft.Name,
             Settings = draft.Settings,
             Profiles = Profiles(stands, draft),
             Hosts = pinned.Hosts.Change(h => draft.Host(h.Id) is not null, h => Adopt(h, draft.Host(h.Id)!)),
             Guests = pinned.Guests.Change(g => draft.Guest(g.Id) is not null, g => Adopt(stands, g, draft, draft.Guest(g.Id)!)),
         };
+        return WireEdits.Without(
+            known with
+            {
+                // What stands may still be on a network, or use a box, that the draft has dropped.
+                Networks = [.. known.Networks.Where(n => draft.Network(n.Name) is not null || OnNetwork(known, n.Name))],
+                Boxes = [.. known.Boxes.Where(b => draft.Boxes.Any(d => d.Name == b.Name) || known.Shares.Any(s => s.From.Box == b.Name))],
+                Sites = draft.Sites.Change(s => s.Tunnel is { } t && known.Guest(t) is null, s => s with { Tunnel = null }),
+            }
+        );
     }
+
+    private static bool OnNetwork(Lab lab, string name) =>
+        lab.Guests.Any(g => g.Interfaces.Any(l => l.Network == name))
+        || lab.Hosts.Any(h => h.Wires.Interfaces.Any(l => l.Network == name) || h.Wires.Bridges.Any(b => b.Networks.Contains(name)));
+
+    private static ValueList<T> Union<T>(ValueList<T> first, ValueList<T> more, Func<T, string> key) =>
+        [.. first, .. more.Where(m => first.All(f => key(f) != key(m)))];
 
     /// <summary>Whether a part of a host was read from its own tools after what stands was noted down.</summary>
     public static bool ReadSince(Host stands, Host draft, string part) =>
@@ -46,6 +67,8 @@ internal static class Known
         var named = stands.Pools.SelectMany(p => p.DiskIds).ToHashSet(StringComparer.Ordinal);
         return known with
         {
+            // What was read to be wired as planned is so; what a host answers on is said.
+            Wires = BridgeWork.Acts(stands, draft).Count == 0 ? draft.Wires : stands.Wires with { Listens = draft.Wires.Listens },
             Processor = processor,
             Memory = ReadSince(stands, draft, KitParts.Memory) ? draft.Memory : stands.Memory,
             Disks = readAnew

@@ -12,6 +12,9 @@ internal enum Phase
     /// <summary>Pools are made, grown, renamed, laid out anew.</summary>
     Pools,
 
+    /// <summary>Bridges are made, addresses reserved.</summary>
+    Wires,
+
     /// <summary>A guest goes.</summary>
     GuestGoes,
 
@@ -26,6 +29,9 @@ internal enum Phase
 
     /// <summary>A guest is built.</summary>
     GuestBuilt,
+
+    /// <summary>Ways in from outside are opened and closed.</summary>
+    WaysIn,
 
     /// <summary>A pool comes apart.</summary>
     PoolGoes,

@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 
@@ -31,6 +32,7 @@ public static class RunbookBuilder
     /// <summary>What stands, with all work taken over of which every step is ticked off, as when a change of the plan took the last open one away.</summary>
     public static Lab Settled(Lab asBuilt, Lab draft)
     {
+        asBuilt = WireEdits.WithNetworksCalledAsIn(asBuilt, draft);
         if (asBuilt.Ticks.Count == 0)
         {
             return asBuilt;
@@ -139,7 +141,7 @@ public static class RunbookBuilder
             steps.Add(
                 new RunbookStep(
                     ids[n],
-                    plan.NameOf(acts[n].On),
+                    acts[n].Where(plan),
                     acts[n],
                     acts[n].Text(plan),
                     Math.Max(1, acts[n].Takes(plan).WholeMinutes),

@@ -1,7 +1,9 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -38,7 +40,8 @@ public static class Standing
             }
         }
 
-        return Unmarked(marked with { Hosts = [.. hosts], Guests = [.. guests], Ticks = [] });
+        var stands = marked with { Hosts = [.. hosts], Guests = [.. guests], Ticks = [], Forwards = [], Shares = [], Reserved = [] };
+        return Unmarked(WithTheirWires(stands, marked, guests.Select(g => g.Id), whole: true));
     }
 
     /// <summary>Whether a lab marks anything as standing.</summary>
@@ -77,7 +80,7 @@ public static class Standing
                 }
             );
             return new Changed(
-                with,
+                WithTheirWires(with, marked, guests.Select(g => g.Id)),
                 $"{Numbers.Count(stands.Hosts.Count, "host")} and {Numbers.Count(stands.Guests.Count, "guest")} stand, as the lab file says"
             );
         };
@@ -90,7 +93,7 @@ public static class Standing
             var host = draft.Host(id) ?? throw new Refused("There is no such host in the draft.");
             return asBuilt.Host(id) is not null
                 ? throw new Refused($"{host.Name} stands already.")
-                : new Changed(asBuilt with { Hosts = asBuilt.Hosts.With(AsItIs(host)) }, $"{host.Name} stands");
+                : new Changed(WithTheirWires(asBuilt with { Hosts = asBuilt.Hosts.With(AsItIs(host)) }, draft, []), $"{host.Name} stands");
         };
 
     /// <summary>The edit of what stands by which pools of a host that stands stand too, with the disks they are on.</summary>
@@ -144,11 +147,30 @@ public static class Standing
 
             var with = guests.Aggregate(asBuilt, (lab, g) => Taken(lab, draft, g));
             return new Changed(
-                with with
-                {
-                    Profiles = draft.Profiles,
-                },
+                WithTheirWires(with with { Profiles = draft.Profiles }, draft, guests.Select(g => g.Id)),
                 $"{string.Join(", ", guests.Select(g => g.Name))} {(guests.Count == 1 ? "stands" : "stand")}"
+            );
+        };
+
+    /// <summary>The edit of what stands by which networks, ports, ways in and shares are, of all that stands, as the draft says now. No step comes of it.</summary>
+    public static Edit TakeWires(Lab draft) =>
+        asBuilt =>
+        {
+            var guests = asBuilt.Guests.Change(
+                g => draft.Guest(g.Id) is not null,
+                g =>
+                    g with
+                    {
+                        Interfaces = draft.Guest(g.Id)!.Interfaces,
+                        Listens = draft.Guest(g.Id)!.Listens,
+                        Mounts = draft.Guest(g.Id)!.Mounts,
+                    }
+            );
+            var hosts = asBuilt.Hosts.Change(h => draft.Host(h.Id) is not null, h => h with { Wires = draft.Host(h.Id)!.Wires });
+            var bare = asBuilt with { Hosts = hosts, Guests = guests, Forwards = [], Shares = [], Reserved = [] };
+            return new Changed(
+                WithTheirWires(bare, draft, guests.Select(g => g.Id)),
+                "networks, addresses, ports and shares are as planned"
             );
         };
 
@@ -159,11 +181,13 @@ public static class Standing
         {
             var host = asBuilt.Host(id) ?? throw new Refused("It does not stand; it is to be built already.");
             return new Changed(
-                asBuilt with
-                {
-                    Hosts = asBuilt.Hosts.Without(h => h.Id == id),
-                    Guests = asBuilt.Guests.Without(g => asBuilt.HostOf(g)?.Id == id),
-                },
+                WireEdits.Without(
+                    asBuilt with
+                    {
+                        Hosts = asBuilt.Hosts.Without(h => h.Id == id),
+                        Guests = asBuilt.Guests.Without(g => asBuilt.HostOf(g)?.Id == id),
+                    }
+                ),
                 $"{host.Name} is to be built"
             );
         };
@@ -177,10 +201,7 @@ public static class Standing
             return gone.Count == 0
                 ? throw new Refused("None of them stands; they are to be built already.")
                 : new Changed(
-                    asBuilt with
-                    {
-                        Guests = asBuilt.Guests.Without(g => gone.Contains(g)),
-                    },
+                    WireEdits.Without(asBuilt with { Guests = asBuilt.Guests.Without(g => gone.Contains(g)) }),
                     $"{string.Join(", ", gone.Select(g => g.Name))} {(gone.Count == 1 ? "is" : "are")} to be built"
                 );
         };
@@ -222,6 +243,41 @@ public static class Standing
                 }
         );
         return lab with { Guests = lab.Guests.With(Known.AsFacts(draft, guest)) };
+    }
+
+    /// <summary>What stands, with the networks it is on, and what of ways in, shares and reservations belongs to guests that stand from now on.</summary>
+    private static Lab WithTheirWires(Lab stands, Lab draft, IEnumerable<GuestId> fresh, bool whole = false)
+    {
+        var now = fresh.ToHashSet();
+        var macs = draft.Guests.Where(g => now.Contains(g.Id)).SelectMany(g => g.Interfaces.Select(l => Macs.Of(g, l))).ToHashSet();
+        macs.UnionWith(draft.Boxes.Select(b => b.Mac).OfType<string>());
+        macs.UnionWith(stands.Hosts.SelectMany(h => h.Wires.Interfaces.Select(l => l.Mac ?? h.ManagementPort?.Mac)).OfType<string>());
+        var with = stands with
+        {
+            Networks = [.. stands.Networks, .. draft.Networks.Where(n => stands.Network(n.Name) is null)],
+            Boxes = [.. stands.Boxes, .. draft.Boxes.Where(b => stands.Boxes.All(k => k.Name != b.Name))],
+            Sites = [.. stands.Sites, .. draft.Sites.Where(s => stands.Sites.All(k => k.Name != s.Name))],
+            Forwards = [.. stands.Forwards, .. draft.Forwards.Where(f => now.Contains(f.To) && stands.Forwards.All(k => k.Key != f.Key))],
+            Shares =
+            [
+                .. stands.Shares,
+                .. draft.Shares.Where(s =>
+                    stands.Shares.All(k => k.Name != s.Name)
+                    && (
+                        // Of a home that stands as a whole, what hosts and boxes share is shared.
+                        whole && s.From.Guest is null
+                        || s.From.Guest is { } g && now.Contains(g)
+                        || ShareSums.Users(draft, s).Any(u => now.Contains(u.Guest.Id))
+                    )
+                ),
+            ],
+            Reserved =
+            [
+                .. stands.Reserved,
+                .. Sums.Of(draft).Wires.Reservations.Where(r => macs.Contains(r.Mac) && !stands.Reserved.Contains(r)),
+            ],
+        };
+        return WireEdits.Without(with);
     }
 
     private static Host Marked(Host host, Host? stands) =>

@@ -7,6 +7,7 @@ internal static class WorkBook
     [
         AddHost.Find,
         FitHost.Find,
+        BridgeWork.Find,
         RemoveHost.Find,
         MakeNewPool.Find,
         ChangePool.Find,
@@ -14,7 +15,11 @@ internal static class WorkBook
         RetireOldGuest.Find,
         MoveOldGuest.Find,
         ChangeGuest.Find,
+        ReserveWork.Find,
+        ShareWork.Find,
         BuildGuest.Find,
+        WaysWork.Find,
+        UnshareWork.Find,
     ];
 
     /// <summary>Everything there is to do.</summary>

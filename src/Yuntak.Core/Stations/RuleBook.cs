@@ -5,6 +5,7 @@ using Yuntak.Core.Disks.Rules;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Wants.Rules;
+using Yuntak.Core.Wires.Rules;
 
 namespace Yuntak.Core.Stations;
 
@@ -18,6 +19,7 @@ public static class RuleBook
         .. WantsRules.All,
         .. DisksRules.All,
         .. DevicesRules.All,
+        .. WiresRules.All,
         .. BenchRules.All,
     ];
 

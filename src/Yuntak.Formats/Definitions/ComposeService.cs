@@ -14,6 +14,7 @@ namespace Yuntak.Formats.Definitions;
 internal sealed partial class ComposeService(string? project, DefinitionLog log)
 {
     private readonly List<FolderMount> folders = [];
+    private readonly List<Listen> heard = [];
     private INode? plan;
 
     /// <summary>The guest with what one member says.</summary>
@@ -44,6 +45,8 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
                 return Ports(guest, line, value);
             case "volumes":
                 return Volumes(guest, value);
+            case "mac_address":
+                return guest;
             case "networks":
                 return Said(guest with { Networks = [.. NamesOf(value).Take(50)] }, line, $"networks {string.Join(", ", NamesOf(value))}");
             case "network_mode":
@@ -79,6 +82,9 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
             return guest with
             {
                 Folders = [.. folders.Take(50)],
+                Listens = heard.TrueForAll(ComposePort.IsPlain)
+                    ? []
+                    : [.. heard.DistinctBy(l => (l.Port, l.Protocol, l.Address)).Take(200)],
                 // What is in its folders nobody has said; the profile's usual amount would only be a guess.
                 Overrides = guest.Overrides with
                 {
@@ -95,7 +101,13 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         {
             Name = said.GetValueOrDefault("name")?.Text is { Length: > 0 } name ? name : guest.Name,
             Wants = wants.Count > 0 ? [.. wants] : guest.Wants,
-            Ports = said.ContainsKey("ports-said") ? guest.Ports : [],
+            Ports =
+                !said.TryGetValue("ports-said", out var ports) ? []
+                : ports.Items is { } items ? [.. items.Select(i => ComposePort.Read(i)?.Port).OfType<int>().Take(50)]
+                : guest.Ports,
+            Listens = [.. ComposeText.Planned(said.GetValueOrDefault("listens"), WireShapes.Listen).Take(200)],
+            Interfaces = [.. ComposeText.Planned(said.GetValueOrDefault("interfaces"), WireShapes.Leg).Take(16)],
+            Networks = [.. guest.Networks.Where(n => !said.ContainsKey("interfaces") || !n.StartsWith("wire-", StringComparison.Ordinal))],
             Claims = [.. (said.GetValueOrDefault("claims")?.Items ?? []).Select(ComposeText.Claim).OfType<DeviceClaim>().Take(40)],
             // Nodes that follow from claims are theirs.
             Nodes = said.ContainsKey("claims") ? [.. guest.Nodes.Where(n => !ComposeText.IsOfClaim(n))] : guest.Nodes,
@@ -158,22 +170,18 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         List<int> ports = [.. guest.Ports];
         foreach (var item in value.Items ?? [])
         {
-            // What answers outside counts: «8080:80» answers on 8080. The long form says so itself.
-            var text = item.Members is { } members
-                ? members
-                    .Where(m => m.Name == "published")
-                    .Concat(members.Where(m => m.Name == "target"))
-                    .Select(m => m.Value.Text)
-                    .FirstOrDefault()
-                : item.Text;
-            if (text is null || ComposeText.PortOf(ComposeText.Settled(text) ?? "") is not { } port)
+            // What answers outside counts: «8080:80» answers on 8080.
+            if (ComposePort.Read(item) is not { } listen)
             {
                 log.Left(item.Line, $"line {item.Line}: port «{Names.Short(item.Text)}»: a range, or hung on a variable; not read");
+                continue;
             }
-            else if (!ports.Contains(port) && ports.Count < 50)
+
+            heard.Add(listen);
+            if (!ports.Contains(listen.Port) && ports.Count < 50)
             {
-                ports.Add(port);
-                log.Read(item.Line, $"line {item.Line}: answers on port {port}");
+                ports.Add(listen.Port);
+                log.Read(item.Line, $"line {item.Line}: answers on port {listen.Port}");
             }
         }
 

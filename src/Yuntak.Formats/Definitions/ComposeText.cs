@@ -10,15 +10,6 @@ namespace Yuntak.Formats.Definitions;
 /// <summary>How values are written in a Compose file: ports, folders, amounts, variables.</summary>
 internal static partial class ComposeText
 {
-    public static int? PortOf(string text)
-    {
-        var parts = text.Split('/')[0].Split(':');
-        var outer = parts.Length > 1 ? parts[^2] : parts[0];
-        return int.TryParse(outer, NumberStyles.None, CultureInfo.InvariantCulture, out var port) && port is > 0 and <= 65_535
-            ? port
-            : null;
-    }
-
     /// <summary>What stands before the first colon that is not inside a variable.</summary>
     public static string? BeforeColon(string? text)
     {
@@ -131,4 +122,8 @@ internal static partial class ComposeText
         var bytes = number * Math.Pow(1024, "bkmg".IndexOf(unit));
         return bytes >= 1 && bytes <= ByteSize.LargestEntered.Bytes ? ByteSize.Rounded(bytes) : null;
     }
+
+    /// <summary>Records of a list as Yuntak wrote them; what is not sound is left out.</summary>
+    public static IEnumerable<T> Planned<T>(INode? list, Shape<T> shape) =>
+        (list?.Items ?? []).Select(i => shape.Read(new MapReader(i, "", new ProblemList(10)))).Where(r => !shape.Problems(r).Any());
 }

@@ -6,6 +6,7 @@ using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using Yuntak.Core.Wires;
 using Yuntak.Formats.LabFiles;
 
 namespace Yuntak.Formats.Exports;
@@ -72,6 +73,20 @@ public static class ComposeFile
             file["networks"] = new JsonObject(named.Select(n => KeyValuePair.Create(n, (JsonNode?)null)));
         }
 
+        foreach (
+            var wire in stacks
+                .Where(g => g.Kind == GuestKind.AppStack)
+                .SelectMany(g => g.Interfaces)
+                .Select(l => WireName(l.Network))
+                .Distinct()
+        )
+        {
+            // A network of the house is made on the host, not by the engine.
+            var there = file["networks"] as JsonObject ?? [];
+            there[wire] = new JsonObject { ["external"] = true };
+            file["networks"] = there;
+        }
+
         return file;
     }
 
@@ -123,7 +138,21 @@ public static class ComposeFile
         }
 
         ComposeDevices.Add(service, guest, name);
-        if (guest.Networks is ["host" or "bridge" or "none"])
+        if (guest.Interfaces.Count > 0)
+        {
+            service["mac_address"] = Macs.Of(guest, guest.Interfaces[0]);
+            service["networks"] = new JsonObject(
+                guest
+                    .Interfaces.Select(l => KeyValuePair.Create(WireName(l.Network), Place(l)))
+                    .Concat(
+                        guest
+                            .Networks.Where(n => n is not ("host" or "bridge" or "none"))
+                            .Select(n => KeyValuePair.Create(n, (JsonNode?)null))
+                    )
+                    .DistinctBy(n => n.Key)
+            );
+        }
+        else if (guest.Networks is ["host" or "bridge" or "none"])
         {
             service["network_mode"] = guest.Networks[0];
         }
@@ -132,10 +161,11 @@ public static class ComposeFile
             service["networks"] = new JsonArray([.. guest.Networks.Select(n => JsonValue.Create(n))]);
         }
 
-        var ports = (guest.Ports.Count > 0 ? guest.Ports : sizing.Profiles.SelectMany(p => p.Ports)).Distinct().ToList();
+        // What shares its host's network, or has an address of its own, publishes nothing: it answers there itself.
+        var ports = guest.Networks is ["host"] || guest.Interfaces.Count > 0 ? [] : PortsOf.Said(sizing).Distinct().ToList();
         if (ports.Count > 0)
         {
-            service["ports"] = new JsonArray([.. ports.SelectMany(Ports)]);
+            service["ports"] = new JsonArray([.. ports.Select(Port)]);
         }
 
         service[Extension] = Plan(guest, bulk is not null);
@@ -174,7 +204,17 @@ public static class ComposeFile
 
         if (guest.Ports.Count > 0)
         {
-            plan["ports-said"] = true;
+            plan["ports-said"] = new JsonArray([.. guest.Ports.Select(p => JsonValue.Create(p))]);
+        }
+
+        if (guest.Listens.Count > 0)
+        {
+            plan["listens"] = new JsonArray([.. guest.Listens.Select(l => WireShapes.Listen.Write(l))]);
+        }
+
+        if (guest.Interfaces.Count > 0)
+        {
+            plan["interfaces"] = new JsonArray([.. guest.Interfaces.Select(l => WireShapes.Leg.Write(l))]);
         }
 
         if (guest.Claims.Count > 0)
@@ -239,27 +279,29 @@ public static class ComposeFile
         return volume;
     }
 
-    private static IEnumerable<JsonNode> Ports(int port)
+    /// <summary>What an engine calls a network of the house.</summary>
+    internal static string WireName(string network) => "wire-" + Names.Slug(network);
+
+    private static JsonNode? Place(Leg leg) =>
+        leg.Address is { } address
+            ? new JsonObject { [address.Contains(':', StringComparison.Ordinal) ? "ipv6_address" : "ipv4_address"] = address }
+            : null;
+
+    private static JsonObject Port(Listen listen)
     {
-        // Names are asked over both; booting over the network fetches over UDP only.
-        if (port != 69)
+        var port = new JsonObject
         {
-            yield return Port(port, "tcp");
-        }
-
-        if (port is 53 or 69)
-        {
-            yield return Port(port, "udp");
-        }
-    }
-
-    private static JsonObject Port(int port, string protocol) =>
-        new()
-        {
-            ["target"] = port,
-            ["published"] = port,
-            ["protocol"] = protocol,
+            ["target"] = listen.Inside ?? listen.Port,
+            ["published"] = listen.Port,
+            ["protocol"] = listen.Protocol.Word(),
         };
+        if (listen.Address is { } address && address != "*")
+        {
+            port["host_ip"] = address;
+        }
+
+        return port;
+    }
 
     /// <summary>A dollar sign would be taken for a variable; two stand for one.</summary>
     internal static string Literal(string text) => text.Replace("$", "$$", StringComparison.Ordinal);

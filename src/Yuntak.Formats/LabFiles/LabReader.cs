@@ -62,7 +62,25 @@ internal static class LabReader
                     }
                 ),
             ],
+            Forwards = read.Forwards.Change(
+                _ => true,
+                f => f with { To = byName.GetValueOrDefault(f.To.Value, f.To), Through = GuestOf(f.Through) }
+            ),
+            Sites = read.Sites.Change(_ => true, s => s with { Tunnel = GuestOf(s.Tunnel) }),
+            Shares = read.Shares.Change(
+                _ => true,
+                s =>
+                    s with
+                    {
+                        From = s.From with
+                        {
+                            Guest = GuestOf(s.From.Guest),
+                            Host = s.From.Host is { } host ? hosts.GetValueOrDefault(host.Value, host) : null,
+                        },
+                    }
+            ),
         };
+        GuestId? GuestOf(GuestId? named) => named is { } id ? byName.GetValueOrDefault(id.Value, id) : null;
     }
 
     private static string Free(string name, HashSet<string> taken)

@@ -38,7 +38,23 @@ internal static class LabTree
                         RunsIn = lab.Outer(g) is { } outer ? new GuestId(outer.Name) : null,
                     }
             ),
+            Forwards = lab.Forwards.Change(_ => true, f => f with { To = Called(lab, f.To)!.Value, Through = Called(lab, f.Through) }),
+            Sites = lab.Sites.Change(_ => true, s => s with { Tunnel = Called(lab, s.Tunnel) }),
+            Shares = lab.Shares.Change(
+                _ => true,
+                s =>
+                    s with
+                    {
+                        From = s.From with
+                        {
+                            Guest = Called(lab, s.From.Guest),
+                            Host = lab.Host(s.From.Host) is { } host ? new HostId(host.Name) : s.From.Host,
+                        },
+                    }
+            ),
         };
+
+    private static GuestId? Called(Lab lab, GuestId? id) => id is { } known && lab.Guest(known) is { } guest ? new GuestId(guest.Name) : id;
 
     /// <summary>A pool names those of its disks that are no longer in the host once more, so that a slip of the finger is not taken for one.</summary>
     private static void AddMissing(Lab lab, JsonObject tree)

@@ -10,6 +10,7 @@ public static class House
         new WantsRoom(),
         new DisksRoom(),
         new DevicesRoom(),
+        new WiresRoom(),
         new BenchRoom(),
         new RunbookRoom(),
         new Hall(),

@@ -13,7 +13,7 @@ public sealed class KitRoom : Room
     public override IReadOnlyList<RoomPage> Pages =>
         [
             new("/Kit", new Picture("kit", Height: 960)),
-            new("/Kit?host=kiln&look=cards%2F0000:01:00.0", new Picture("kit-thing")),
+            new("/Kit?host=kiln&look=cards%2F0000:01:00.0"),
             new("/Kit?host=cellar&look=disks%2Fwwn-0x0000000000040002"),
             new("/Kit/Host") { IsView = false },
             new("/Kit/Host/kiln", new Picture("kit-host", Height: 960)),

@@ -48,6 +48,7 @@ internal static class FileEndpoints
         app.MapGet("/files/collect.sh", Script);
         app.MapGet("/files/compose/{guest}", ComposeAsync);
         app.MapGet("/files/backup", TakeBackup);
+        WireFiles.Map(app);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
     }
 

@@ -49,6 +49,7 @@ public partial class RuleLimitTests
                     .Lab(Kiln)
                     .WithGuestOn(Small.Guest("hub", "automation-hub") with { HealthCheckMinutes = (int)Math.Round(20 * x) }, "kiln")
         ),
+        ["wires.link-full"] = (Hair, x => WireFaults.Reading(16 / x)),
         ["wants.streams-over-link"] = (
             Hair,
             x =>

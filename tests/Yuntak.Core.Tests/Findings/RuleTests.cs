@@ -276,7 +276,7 @@ public class RuleTests
             },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
         };
-        foreach (var (rule, lab) in DeviceFaults.All())
+        foreach (var (rule, lab) in DeviceFaults.All().Concat(WireFaults.All()))
         {
             faults.Add(rule, lab);
         }
@@ -357,6 +357,11 @@ public class RuleTests
         "wants.latest-tag",
         "wants.scratch-on-spinning",
         "wants.streams-over-link",
+        "wires.default-router-address",
+        "wires.double-translation",
+        "wires.link-full",
+        "wires.served-twice",
+        "wires.sites-overlap",
     ];
 
     [Theory]

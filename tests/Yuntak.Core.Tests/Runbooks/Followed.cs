@@ -158,6 +158,18 @@ internal static class Followed
         lab with
         {
             Ticks = [],
+            // What is reserved is kept of what stands only, and what leads to a guest on no host is not carried out.
+            Reserved = [],
+            Forwards =
+            [
+                .. lab
+                    .Forwards.Where(f => On(lab, f.To) && (f.Through is not { } t || On(lab, t)))
+                    .OrderBy(f => f.Key, StringComparer.Ordinal),
+            ],
+            Shares = [.. lab.Shares.Where(s => s.From.Guest is not { } g || On(lab, g)).OrderBy(s => s.Name, StringComparer.Ordinal)],
+            Networks = [.. lab.Networks.OrderBy(n => n.Name, StringComparer.Ordinal)],
+            Boxes = [.. lab.Boxes.OrderBy(b => b.Name, StringComparer.Ordinal)],
+            Sites = [.. lab.Sites.OrderBy(b => b.Name, StringComparer.Ordinal)],
             Hosts =
             [
                 .. lab
@@ -178,4 +190,6 @@ internal static class Followed
                     .OrderBy(g => g.Id.Value, StringComparer.Ordinal),
             ],
         };
+
+    private static bool On(Lab lab, GuestId id) => lab.Guest(id) is { } guest && lab.HostOf(guest) is not null;
 }

@@ -19,7 +19,13 @@ public class RunbookTests
     private static readonly Lab Hosts = Small.Lab(Small.Host("kiln"), Small.Host("wren"));
 
     [Fact]
-    public void Nothing_to_change_gives_no_steps() => Gens.AnyLab.Sample(lab => RunbookBuilder.Build(lab, lab).Sections.Count == 0);
+    public void Nothing_to_change_gives_no_steps() =>
+        Gens.AnyLab.Sample(any =>
+        {
+            // What is reserved is known of what stands only.
+            var lab = Changes.Stands(any);
+            return RunbookBuilder.Build(lab with { Reserved = [.. Sums.Of(lab).Wires.Reservations] }, lab).Sections.Count == 0;
+        });
 
     [Fact]
     public void Every_tick_leaves_exactly_one_step_fewer()

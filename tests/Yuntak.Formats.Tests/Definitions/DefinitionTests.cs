@@ -146,6 +146,8 @@ public class DefinitionTests
                         back.Overrides.ShouldBe(guest.Overrides, text);
                         back.Folders.ShouldBe(guest.Folders, text);
                         back.Ports.ShouldBe(guest.Ports, text);
+                        back.Listens.ShouldBe(guest.Listens, text);
+                        back.Interfaces.ShouldBe(guest.Interfaces, text);
                         back.Variables.ShouldBe(guest.Variables, text);
                         back.Networks.ShouldBe(guest.Networks, text);
                         back.Nodes.ShouldBe(guest.Nodes, text);

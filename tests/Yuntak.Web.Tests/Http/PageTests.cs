@@ -94,15 +94,16 @@ public class PageTests(Site site) : IClassFixture<Site>
     }
 
     [Fact]
-    public async Task The_demo_opens_on_the_bench_with_two_stops_and_a_few_minds()
+    public async Task The_demo_opens_on_the_bench_with_four_stops_and_a_few_minds()
     {
         var page = await site.Get("/");
 
         page.QuerySelectorAll(".board h2").Select(h => h.TextContent.Trim()).ShouldBe(["kiln", "wren", "cellar"]);
-        page.QuerySelectorAll(".findings li.stop").Length.ShouldBe(2, "a host that cannot, and one collision of devices");
+        page.QuerySelectorAll(".findings li.stop")
+            .Length.ShouldBe(4, "a host that cannot, a collision of devices, one of ports, and a way in that is in the clear");
         page.QuerySelectorAll(".findings li.mind").Length.ShouldBeInRange(3, 8);
         page.QuerySelectorAll(".tray .chip").Select(c => c.TextContent).ShouldBe(["reelroom"]);
-        page.QuerySelector(".rev")!.TextContent.ShouldContain("6 changes");
+        page.QuerySelector(".rev")!.TextContent.ShouldContain("9 changes");
     }
 
     [Fact]
@@ -111,7 +112,7 @@ public class PageTests(Site site) : IClassFixture<Site>
         var page = await site.Get("/Bench");
         page.QuerySelectorAll(".route .station")
             .Select(s => s.GetAttribute("data-station"))
-            .ShouldBe(["Kit", "Wants", "Disks", "Devices", "Bench", "Runbook"]);
+            .ShouldBe(["Kit", "Wants", "Disks", "Devices", "Wires", "Bench", "Runbook"]);
         page.QuerySelector("[data-station=Kit] .mark-shape")!.ClassList.ShouldContain("stop");
         page.QuerySelector("[data-station=Bench] .mark-shape")!.ClassList.ShouldContain("mind");
         page.QuerySelector("[data-station=Bench]")!.GetAttribute("aria-current").ShouldBe("page");

@@ -27,7 +27,7 @@ internal sealed class NoPoolForGuest : IRule
         let placement = guest.Guest.Placement
         let homeless = host.Pool(placement.SystemPool) is null
         let bulkless = guest.Bulk.Bytes > 0
-            && !lab.Lab.Folders.Any(f => f.HoldsBulkOf(guest.Guest.Id))
+            && !lab.Lab.AllFolders.Any(f => f.HoldsBulkOf(guest.Guest.Id))
             && host.Pool(placement.BulkPool) is null
         where homeless || bulkless
         // An amount that is only advised is asked after; one that was said has to lie somewhere.

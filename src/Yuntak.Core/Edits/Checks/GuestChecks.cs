@@ -24,6 +24,7 @@ internal static class GuestChecks
                 .Concat(FolderProblems(guest))
                 .Concat(PlaceProblems(lab, guest))
                 .Concat(NestingProblems(lab, guest))
+                .Concat(WireChecks.Problems(lab, guest))
         )
         {
             yield return problem;

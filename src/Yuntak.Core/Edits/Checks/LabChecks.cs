@@ -21,7 +21,8 @@ public static class LabChecks
             .Concat(Twice(lab.Hosts, h => h.Id.Value, "hosts", "id", id => $"The id «{id}» is used twice."))
             .Concat(lab.Hosts.SelectMany((h, n) => HostProblems(h, missing).Select(p => p.Below($"hosts[{n}]"))))
             .Concat(TwiceAmongGuests(lab))
-            .Concat(lab.Guests.SelectMany((g, n) => GuestChecks.Problems(lab, g).Select(p => p.Below($"guests[{n}]"))));
+            .Concat(lab.Guests.SelectMany((g, n) => GuestChecks.Problems(lab, g).Select(p => p.Below($"guests[{n}]"))))
+            .Concat(WireChecks.Problems(lab));
 
     /// <summary>What a change may have brought in: as <see cref="Problems"/>, but where hosts, profiles and assumptions stayed as they are only the guests that changed are looked at.</summary>
     /// <param name="before">The lab before the change.</param>
@@ -29,7 +30,12 @@ public static class LabChecks
     /// <param name="missing">Disks that a pool names and that are known to be gone from its host.</param>
     public static IEnumerable<Problem> AfterChange(Lab before, Lab after, Func<Host, Pool, IReadOnlyCollection<string>> missing)
     {
-        if (before.Hosts != after.Hosts || before.Profiles != after.Profiles || before.Settings != after.Settings)
+        if (
+            before.Hosts != after.Hosts
+            || before.Profiles != after.Profiles
+            || before.Settings != after.Settings
+            || !WireChecks.Same(before, after)
+        )
         {
             return Problems(after, missing);
         }

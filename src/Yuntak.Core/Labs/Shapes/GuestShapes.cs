@@ -268,6 +268,12 @@ public static class GuestShapes
             )
             .IsKnown()
             .Explained("app stacks only; «unless-stopped» when left out"),
+        GuestWireShapes.Interfaces,
+        GuestWireShapes.Listens,
+        GuestWireShapes.Mounts,
+        GuestWireShapes.Aliases,
+        GuestWireShapes.Number,
+        GuestWireShapes.Autostart,
         GuestDeviceShapes.Claims,
         GuestDeviceShapes.GoesWithout,
         GuestDeviceShapes.MovesRunning,

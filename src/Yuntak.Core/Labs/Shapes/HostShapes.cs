@@ -271,6 +271,17 @@ public static class HostShapes
         {
             Most = 100,
         }.IsSilent(),
+        new Part<Host, HostWires>(
+            "plan",
+            "Plan.Wires",
+            "wires",
+            () => WireShapes.Wires,
+            h => h.Plan.Wires,
+            (h, v) => h with { Wires = v ?? HostWires.None }
+        )
+        {
+            Otherwise = _ => HostWires.None,
+        }.Explained("bridges, its own places on networks, what it answers on"),
         new Part<Host, Hardware>(
             "inside",
             "Facts.Inside",

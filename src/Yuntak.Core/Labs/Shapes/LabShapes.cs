@@ -16,6 +16,15 @@ public static class LabShapes
     /// <summary>The most shared folders a lab holds.</summary>
     public const int MostFolders = 200;
 
+    /// <summary>The most networks, and the most other places.</summary>
+    public const int MostNetworks = 200;
+
+    /// <summary>The most things outside the lab.</summary>
+    public const int MostBoxes = 5_000;
+
+    /// <summary>The most ways in.</summary>
+    public const int MostForwards = 500;
+
     /// <summary>The assumptions.</summary>
     public static readonly Shape<LabSettings> Settings = new(
         "settings",
@@ -62,6 +71,17 @@ public static class LabShapes
                 LabSettings.Default.ReadCacheCap,
                 s => s.ReadCacheCap,
                 (s, v) => s with { ReadCacheCap = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "zone",
+                nameof(LabSettings.Zone),
+                "zone of its names",
+                WireCodecs.FullName,
+                LabSettings.Default.Zone,
+                s => s.Zone,
+                (s, v) => s with { Zone = v }
             )
             .IsOptional(),
         Of<LabSettings>
@@ -149,6 +169,80 @@ public static class LabShapes
             Most = MostFolders,
             Called = f => f.Name,
         }.IsKnown(),
+        new Parts<Lab, Network>(
+            "networks",
+            nameof(Labs.Lab.Networks),
+            "network",
+            () => WireShapes.Network,
+            n => n.Name,
+            l => l.Networks,
+            (l, v) => l with { Networks = v }
+        )
+        {
+            Most = MostNetworks,
+        }.IsKnown(),
+        new Parts<Lab, Box>(
+            "boxes",
+            nameof(Labs.Lab.Boxes),
+            "box",
+            () => ReachShapes.Box,
+            b => b.Name,
+            l => l.Boxes,
+            (l, v) => l with { Boxes = v }
+        )
+        {
+            Most = MostBoxes,
+        }.IsKnown(),
+        new Parts<Lab, RemoteSite>(
+            "sites",
+            nameof(Labs.Lab.Sites),
+            "other place",
+            () => ReachShapes.Site,
+            s => s.Name,
+            l => l.Sites,
+            (l, v) => l with { Sites = v }
+        )
+        {
+            Most = MostNetworks,
+        }.IsKnown(),
+        new Parts<Lab, Forward>(
+            "forwards",
+            nameof(Labs.Lab.Forwards),
+            "forward",
+            () => ReachShapes.Forward,
+            f => f.Key,
+            l => l.Forwards,
+            (l, v) => l with { Forwards = v }
+        )
+        {
+            Most = MostForwards,
+        },
+        new Parts<Lab, NetworkShare>(
+            "shares",
+            nameof(Labs.Lab.Shares),
+            "share",
+            () => ReachShapes.Share,
+            s => s.Name,
+            l => l.Shares,
+            (l, v) => l with { Shares = v }
+        )
+        {
+            Most = MostFolders,
+        },
+        new Parts<Lab, Reservation>(
+            "reserved",
+            nameof(Labs.Lab.Reserved),
+            "reservation",
+            () => ReachShapes.Reservation,
+            r => r.Address,
+            l => l.Reserved,
+            (l, v) => l with { Reserved = v }
+        )
+        {
+            Most = 100_000,
+        }
+            .IsSilent()
+            .Explained("as built only: kept where addresses are handed out"),
         new ListOf<Lab, string>(
             "ticks",
             nameof(Labs.Lab.Ticks),

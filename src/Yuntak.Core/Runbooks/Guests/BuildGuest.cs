@@ -56,6 +56,7 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         [
             Condition.Stands(plan.Draft.HostOf(After(plan)!)!.Id),
             .. PoolsOf(After(plan)!),
+            .. WiresOf(plan, After(plan)!),
             Condition.Changed(Of),
             .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
         ];
@@ -167,6 +168,11 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
                 LifeStage.MountsIn,
                 new MountBulk(id, host, guest.Kind, guest.Name, sizing.Bulk, guest.Placement?.BulkPool, guest.RunsIn)
             );
+        }
+
+        if (guest.Mounts.Count > 0)
+        {
+            yield return (LifeStage.SharesIn, new MountShares(id, host, guest.Mounts));
         }
 
         yield return (LifeStage.ServiceIn, new SetUpService(id, host, [.. sizing.Profiles.Select(p => p.Id)]));

@@ -64,6 +64,7 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
             .. set is not null ? [set] : Array.Empty<Act>(),
             .. Devices(plan, before, after, host).TakeWhile(a => a is not ProveDevices),
             start,
+            .. Shares(before, after, host, moved: false),
             .. Devices(plan, before, after, host).OfType<ProveDevices>(),
             .. volumes.Select(v => new LetVolumeGo(Of, host, v.Bulk, v.From, v.To)),
         ];
@@ -96,6 +97,13 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
         }
 
         yield return new ProveDevices(after.Id, host, comes, after.Kind, after.RunsIn);
+    }
+
+    /// <summary>Shares that come, or that another host has to mount now.</summary>
+    public static IEnumerable<Act> Shares(Guest before, Guest after, HostId host, bool moved)
+    {
+        ValueList<ShareMount> comes = [.. after.Mounts.Where(m => moved && m.By == MountBy.Host || !before.Mounts.Contains(m))];
+        return comes.Count == 0 ? [] : [new MountShares(after.Id, host, comes)];
     }
 
     /// <summary>The act that changes the figures; null when none differs.</summary>
@@ -151,6 +159,7 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
     public override IEnumerable<Condition> Needs(Plan plan) =>
         [
             .. PoolsOf(After(plan)!),
+            .. WiresOf(plan, After(plan)!),
             .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
         ];
 

@@ -29,6 +29,7 @@ internal sealed record CreateContainer(GuestId Guest, HostId? Host, Figures With
                 new("system disk", $"{With.SystemDisk} in {Figures.PoolWords(With.SystemPool)}"),
                 new("privileged", With.Privileged ? "yes: root inside it is root on the host" : "no"),
                 .. With.Nesting ? [new StepValue("nesting", "on, for the app engine in it")] : Array.Empty<StepValue>(),
+                .. WireValues.Of(plan, Guest),
                 new("start with the host", "not yet"),
             ],
             "It is on the host's list, off, with these figures.",

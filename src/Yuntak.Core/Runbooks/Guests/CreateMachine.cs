@@ -30,6 +30,7 @@ internal sealed record CreateMachine(GuestId Guest, HostId? Host, Figures With) 
                     ? [new StepValue("bulk data", $"{With.Bulk} in {Figures.PoolWords(With.BulkPool)}, ticked for backup")]
                     : Array.Empty<StepValue>(),
                 .. With.MayShrinkTo is { } floor ? [new StepValue("may shrink to", Plan.MemoryText(floor))] : Array.Empty<StepValue>(),
+                .. WireValues.Of(plan, Guest),
                 new("start with the host", "not yet"),
             ],
             "It is on the host's list, off, with these figures.",

@@ -23,6 +23,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="SystemPool">The pool of its system disk.</param>
 /// <param name="BulkPool">The pool of its bulk data.</param>
 /// <param name="RunsIn">The guest whose engine runs it.</param>
+/// <param name="Wires">Its places on networks, ports and shares, a line each.</param>
 internal sealed record Figures(
     GuestKind Kind,
     string Name,
@@ -37,7 +38,8 @@ internal sealed record Figures(
     ValueList<string> Devices,
     string? SystemPool,
     string? BulkPool,
-    GuestId? RunsIn
+    GuestId? RunsIn,
+    ValueList<string> Wires
 )
 {
     /// <summary>The figures of a guest that was sized.</summary>
@@ -56,7 +58,8 @@ internal sealed record Figures(
             [.. sizing.Guest.HandedWhole],
             sizing.Guest.Placement?.SystemPool,
             sizing.Guest.Placement?.BulkPool,
-            sizing.Guest.RunsIn
+            sizing.Guest.RunsIn,
+            WireValues.Lines(sizing.Guest)
         );
 
     /// <summary>By name, for scripts and for what a tick belongs to.</summary>
@@ -76,6 +79,10 @@ internal sealed record Figures(
             new("systemPool", SystemPool),
             new("bulkPool", BulkPool),
             new("runsIn", RunsIn?.Value),
+            // Left out where there is none, so that steps ticked off before there were wires stay so.
+            .. Wires.Count == 0
+                ? Array.Empty<KeyValuePair<string, JsonNode?>>()
+                : [new("wires", new JsonArray([.. Wires.Select(w => (JsonNode?)w)]))],
         ];
 
     /// <summary>A pool by name, or that one has to be chosen.</summary>

@@ -45,6 +45,16 @@ internal abstract record GuestWork(GuestId Of) : Work
             return null;
         }
 
+        if (plan.Draft.Shares.FirstOrDefault(s => after.Mounts.Any(m => m.Share == s.Name) && !ShareWork.IsPlanned(plan, s)) is { } nowhere)
+        {
+            return new Halt(
+                host.Id,
+                $"{after.Name} uses the share {nowhere.Name}, and nothing exports it",
+                $"{Wires.ShareSums.ExporterName(plan.Draft, nowhere)}, where it lies, is on no host.",
+                $"Put {Wires.ShareSums.ExporterName(plan.Draft, nowhere)} on a host, or let {after.Name} do without the share."
+            );
+        }
+
         var wanted = comes.Select(c => c.Key).ToHashSet(StringComparer.Ordinal);
         var bar = plan
             .Sums.DevicesOf(host.Id)!
@@ -69,6 +79,13 @@ internal abstract record GuestWork(GuestId Of) : Work
         guest.Placement is { } place
             ? new[] { place.SystemPool, place.BulkPool }.OfType<string>().Distinct().Select(p => Condition.PoolThere(place.Host, p))
             : [];
+
+    /// <summary>The bridges and shares a planned guest needs to be there.</summary>
+    protected static IEnumerable<Condition> WiresOf(Plan plan, Guest guest) =>
+        [
+            .. guest.Interfaces.Count > 0 && plan.Draft.HostOf(guest) is { } host ? [Condition.Wired(host.Id)] : Array.Empty<Condition>(),
+            .. guest.Mounts.Select(m => Condition.Shared(m.Share)),
+        ];
 
     /// <summary>The pools a guest no longer keeps anything in.</summary>
     protected static IEnumerable<Condition> Emptied(Guest before) =>

@@ -32,6 +32,8 @@ internal sealed record LayStack(GuestId Guest, HostId? Host, Figures With, Value
                 new("Compose file", $"/srv/{Names.Slug(With.Name)}/compose.yaml", Literal: true),
                 new("image", With.Image ?? "write the image and its tag into the .env file beside it", Literal: With.Image is not null),
                 new("memory, at most", Plan.MemoryText(With.Memory)),
+                .. WireValues.Of(plan, Guest),
+                .. WireValues.Ports(plan, Guest),
             ],
             "The folders exist, belong to the user the image runs as, and allow execution where the image needs it.",
             "Permission refused? Look up the user number the image runs as and chown the folders to it.",

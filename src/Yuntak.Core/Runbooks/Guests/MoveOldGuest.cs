@@ -41,6 +41,7 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
             new MoveGuest(Of, from.Id, to.Id, after.Placement, pool is not null && from.PoolNamed(pool) is not null),
             .. ChangeGuest.Figures(plan, before, after, to.Id, moved: true) is { } set ? [set] : Array.Empty<Act>(),
             .. ChangeGuest.Devices(plan, before, after, to.Id).TakeWhile(a => a is not ProveDevices),
+            .. ChangeGuest.Shares(before, after, to.Id, moved: true),
             new StartGuest(Of, to.Id, StartMinutes(plan.Sums.Guest(Of))),
             .. ChangeGuest.Devices(plan, before, after, to.Id).OfType<ProveDevices>(),
         ];
@@ -57,6 +58,7 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
         [
             Condition.Stands(plan.Draft.HostOf(After(plan)!)!.Id),
             .. PoolsOf(After(plan)!),
+            .. WiresOf(plan, After(plan)!),
             .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
         ];
 

@@ -1,3 +1,4 @@
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 
@@ -31,7 +32,7 @@ internal sealed record RetireOldGuest(GuestId Of) : GuestWork(Of)
     }
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) => stands with { Guests = stands.Guests.Without(g => g.Id == Of) };
+    public override Lab Adopt(Lab stands, Plan plan) => WireEdits.Without(stands with { Guests = stands.Guests.Without(g => g.Id == Of) });
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Needs(Plan plan) => [Condition.Deserted(Of)];

@@ -29,7 +29,11 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, Figures With, Val
     internal override ActText Text(Plan plan) =>
         new(
             "Shut it down and change the figures",
-            [.. Changes.Select(w => new StepValue("change", w)), new("state", "off; suspended is not off")],
+            [
+                .. Changes.Select(w => new StepValue("change", w)),
+                .. plan.Stands(Guest)?.Interfaces != plan.Planned(Guest)?.Interfaces ? WireValues.Of(plan, Guest) : [],
+                new("state", "off; suspended is not off"),
+            ],
             "The host shows the new figures.",
             "Refused? It is still running or only suspended.",
             "Set the old figures again while it is off.",

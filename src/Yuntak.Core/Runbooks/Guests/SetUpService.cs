@@ -3,6 +3,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -18,6 +19,31 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, Value("services", Services)];
 
+    /// <summary>Where its page is opened first: the port that is no page for looking after the thing, else the first; encrypted or not as its port is.</summary>
+    private IEnumerable<StepValue> FirstVisit(Plan plan, System.Net.IPAddress at)
+    {
+        var web = PortsOf
+            .Said(plan.Sums.Guest(Guest))
+            .Where(l => l.Protocol == WireProtocol.Tcp && (l.Page || l.Port is 80 or 443 or > 1023))
+            .OrderByDescending(l => l.Page)
+            .FirstOrDefault();
+        if (web is null)
+        {
+            yield break;
+        }
+
+        var safe = web.Encrypted ?? WellKnown.IsEncrypted(web.Port, web.Protocol);
+        var name = at.AddressFamily == System.Net.Sockets.AddressFamily.InterNetworkV6 ? $"[{at}]" : at.ToString();
+        var port = web.Port == (safe ? 443 : 80) ? "" : $":{web.Port}";
+        yield return new("first visit", $"{(safe ? "https" : "http")}://{name}{port}", Literal: true);
+        yield return new(
+            "at the first visit",
+            safe
+                ? "compare the fingerprint the browser shows with the one at the console; make your own account at once"
+                : "make your own account at once: until then whoever comes first owns it"
+        );
+    }
+
     internal override Duration Takes(Plan plan) => new(20);
 
     internal override ActText Text(Plan plan)
@@ -27,7 +53,15 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
         return new(
             $"Set the service up: {services}",
             [
-                new("address", "a fixed one: reserve it by hardware address where addresses are handed out"),
+                .. plan.Sums.Wires.AddressOf(plan.Guest(Guest)!) is { } at
+                    ? [new StepValue("address", at.ToString(), Literal: true), .. FirstVisit(plan, at)]
+                    : new[] { new StepValue("address", "a fixed one: reserve it by hardware address where addresses are handed out") },
+                .. Services.Contains(NetworkBoot.ProfileId)
+                    ? NetworkBoot
+                        .Of(plan.Sums.Wires, [plan.Sums.Guest(Guest)])
+                        .SelectMany(b => b.Lines)
+                        .Select(l => new StepValue("for the router", l, Literal: true))
+                    : [],
                 new("accounts", "change every default password, switch guest accounts off"),
             ],
             $"The {services} answers at its address from another machine.",

@@ -45,7 +45,11 @@ internal sealed record AddHost(Host New) : Work
             new InstallHost(New.Id, boot, New.BootDisks.Skip(1).FirstOrDefault()?.Id),
             new TakeMediumOut(New.Id, boot),
         ];
-        Act[] known = [new FixAddress(New.Id, FixAddress.PortOf(New)?.Mac), new UpdateHost(New.Id)];
+        Act[] known =
+        [
+            new FixAddress(New.Id, New.ManagementPort?.Mac, New.Wires.Interfaces.Select(l => l.Address).FirstOrDefault(a => a is not null)),
+            new UpdateHost(New.Id),
+        ];
         Act[] engine =
         [
             new SetUpUsers(New.Id),
@@ -63,7 +67,12 @@ internal sealed record AddHost(Host New) : Work
     }
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) => stands with { Hosts = stands.Hosts.With(New with { Plan = HostPlan.None }) };
+    public override Lab Adopt(Lab stands, Plan plan) =>
+        // Its own address it has by now; its bridges are work of their own.
+        stands with
+        {
+            Hosts = stands.Hosts.With(New with { Plan = HostPlan.None, Wires = HostWires.None with { Interfaces = New.Wires.Interfaces } }),
+        };
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Gives(Plan plan) => [Condition.Stands(New.Id)];

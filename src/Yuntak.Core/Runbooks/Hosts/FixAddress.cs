@@ -7,20 +7,22 @@ namespace Yuntak.Core.Runbooks;
 
 /// <summary>Gives a host an address that stays the same.</summary>
 /// <param name="Host">The host.</param>
+/// <param name="Address">The address that is planned; null while none is.</param>
 /// <param name="Mac">The hardware address of the port it is looked after through; null when it was not read.</param>
-internal sealed record FixAddress(HostId Host, string? Mac) : HostAct(Host)
+internal sealed record FixAddress(HostId Host, string? Mac, string? Address) : HostAct(Host)
 {
     /// <inheritdoc/>
     public override string Type => "fix-address";
 
     /// <inheritdoc/>
-    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, Value("hardwareAddress", Mac)];
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [
+            .. base.Values,
+            Value("hardwareAddress", Mac),
+            .. Address is null ? Array.Empty<KeyValuePair<string, JsonNode?>>() : [Value("address", Address)],
+        ];
 
     internal override Duration Takes(Plan plan) => new(10);
-
-    /// <summary>The port a host is looked after through.</summary>
-    public static NetworkPort? PortOf(Host host) =>
-        host.Hardware.Ports.FirstOrDefault(p => p.Management) ?? (host.Hardware.Ports.Count > 0 ? host.Hardware.Ports[0] : null);
 
     internal override ActText Text(Plan plan)
     {
@@ -30,9 +32,11 @@ internal sealed record FixAddress(HostId Host, string? Mac) : HostAct(Host)
             [
                 new("name", Names.Slug(host.Name), Literal: true),
                 .. Mac is not null
-                    ? [new StepValue("hardware address", $"{Mac} ({PortOf(host)?.Name})", Literal: true)]
+                    ? [new StepValue("hardware address", $"{Mac} ({host.ManagementPort?.Name})", Literal: true)]
                     : Array.Empty<StepValue>(),
-                new("address", "reserved by hardware address, outside the range handed out"),
+                Address is null
+                    ? new("address", "reserved by hardware address, outside the range handed out")
+                    : new("address, reserved by hardware address or set in the host", Address, Literal: true),
             ],
             "It has the same address after a restart.",
             "Two reservations for one address? Look at the list where addresses are handed out.",

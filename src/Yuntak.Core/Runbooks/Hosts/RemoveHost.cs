@@ -1,3 +1,4 @@
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,7 +27,8 @@ internal sealed record RemoveHost(Host Old) : Work
     public override IReadOnlyList<Act> Acts(Plan plan) => [new TakeHostAway(Old.Id, [.. Old.Disks.Select(d => d.Id)])];
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) => stands with { Hosts = stands.Hosts.Without(h => h.Id == Old.Id) };
+    public override Lab Adopt(Lab stands, Plan plan) =>
+        WireEdits.Without(stands with { Hosts = stands.Hosts.Without(h => h.Id == Old.Id) });
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Needs(Plan plan) => [Condition.Left(Old.Id)];

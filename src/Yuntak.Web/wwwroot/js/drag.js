@@ -6,7 +6,7 @@
   let drag = null;
   let justDragged = false;
 
-  const targets = () => drag?.disk ? `[data-pool-host="${CSS.escape(drag.host)}"]` : "[data-drop]";
+  const targets = () => drag?.net ? "[data-rail], [data-ruler]" : drag?.disk ? `[data-pool-host="${CSS.escape(drag.host)}"]` : "[data-drop]";
   const targetAt = (x, y) => document.elementsFromPoint(x, y).map(e => e.closest?.(targets())).find(Boolean) ?? null;
 
   const showPreview = async guest => {
@@ -30,7 +30,7 @@
     document.body.append(drag.ghost);
     document.documentElement.classList.add("dragging");
     document.body.setPointerCapture?.(event.pointerId);
-    if (!drag.disk) showPreview(drag.guest);
+    if (!drag.disk && !drag.net) showPreview(drag.guest);
   };
 
   const moveDisk = (disk, host, pool) => {
@@ -41,11 +41,33 @@
     form.requestSubmit();
   };
 
+  // The address below a point of a ruler; null for prefixes too wide to be drawn to scale, and for those of IPv6.
+  const addressAt = (ruler, x) => {
+    const bar = [...ruler.querySelectorAll(".bed")].find(b => b.getBoundingClientRect().width > 0)?.getBoundingClientRect();
+    const parts = ruler.dataset.first.split(".").map(Number);
+    if (!bar || parts.length !== 4) return null;
+    const at = Math.min(Number(ruler.dataset.count) - 1, Math.max(0, Math.floor((x - bar.left) / bar.width * Number(ruler.dataset.count))));
+    const number = parts.reduce((sum, part) => sum * 256 + part, 0) + at;
+    return [24, 16, 8, 0].map(bits => Math.floor(number / 2 ** bits) % 256).join(".");
+  };
+
+  const moveLeg = (guest, from, over, x) => {
+    const form = document.getElementById("wire-form");
+    const to = over.dataset.rail ?? over.dataset.ruler;
+    const address = over.dataset.ruler === from ? addressAt(over, x) : null;
+    if (to === from && !address) return;
+    form.elements.guest.value = guest;
+    form.elements.from.value = from;
+    form.elements.to.value = to;
+    form.elements.address.value = address ?? "";
+    form.requestSubmit();
+  };
+
   const end = () => {
     drag?.ghost?.remove();
     drag = null;
     document.documentElement.classList.remove("dragging");
-    for (const board of document.querySelectorAll("[data-drop], [data-pool]")) {
+    for (const board of document.querySelectorAll("[data-drop], [data-pool], [data-rail], [data-ruler]")) {
       board.classList.remove("over");
       delete board.dataset.fit;
       const says = board.querySelector(".drop-says");
@@ -62,7 +84,7 @@
     }
     const guest = event.target.closest?.(".gst");
     if (!guest) return;
-    drag = { guest: guest.dataset.guest, name: guest.dataset.name, from: guest.dataset.host ?? "", x: event.clientX, y: event.clientY, started: false };
+    drag = { net: guest.dataset.network, guest: guest.dataset.guest, name: guest.dataset.name, from: guest.dataset.host ?? "", x: event.clientX, y: event.clientY, started: false };
   });
 
   document.addEventListener("pointermove", event => {
@@ -71,6 +93,7 @@
     if (!drag.started) return;
     drag.ghost.style.transform = `translate(${event.clientX + 10}px, ${event.clientY + 10}px)`;
     const over = targetAt(event.clientX, event.clientY);
+    if (drag.net) drag.ghost.textContent = `${drag.name}${over?.dataset.ruler ? ` → ${addressAt(over, event.clientX) ?? ""}` : over ? ` → ${over.dataset.rail}` : ""}`;
     // Near the window's edge the page follows, so that a board out of sight can be reached; the tray is in sight already.
     if (over?.dataset.drop !== "tray") {
       if (event.clientY > innerHeight - Edge) scrollBy(0, Edge / 3);
@@ -85,10 +108,14 @@
       return;
     }
     const over = targetAt(event.clientX, event.clientY);
-    const { guest, from, disk, host: diskHost } = drag;
+    const { guest, from, disk, host: diskHost, net } = drag;
     end();
     justDragged = true;
     setTimeout(() => { justDragged = false; });
+    if (net) {
+      if (over) moveLeg(guest, net, over, event.clientX);
+      return;
+    }
     if (disk) {
       if (over && over !== from) moveDisk(disk, diskHost, over.dataset.pool);
       return;

@@ -1,0 +1,39 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wires;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Closes a way in from outside.</summary>
+/// <param name="Way">The way.</param>
+internal sealed record CloseWay(Forward Way) : Act
+{
+    /// <inheritdoc/>
+    public override string Type => "close-way-in";
+
+    /// <inheritdoc/>
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
+        [
+            Value("fromPort", Way.FromPort),
+            Value("protocol", Way.Protocol.Word()),
+            Value("to", Way.To.Value),
+            Value("through", Way.Through?.Value),
+            Value("name", Way.Name),
+        ];
+
+    internal override HostId? On => null;
+
+    internal override string Where(Plan plan) => Reach.RouterName(plan.Sums.Wires) ?? "the router";
+
+    internal override Duration Takes(Plan plan) => new(3);
+
+    internal override ActText Text(Plan plan) =>
+        new(
+            $"Close {Way.FromPort}/{Way.Protocol.Word()} from outside{(Way.Name is null ? "" : $", {Way.Name}")}",
+            [new("led to", plan.NameOf(Way.To))],
+            "From a phone with its own line it no longer answers.",
+            "Still answers? The router may open ports by itself when a guest asks it to: switch that off.",
+            "Put the forward back."
+        );
+}

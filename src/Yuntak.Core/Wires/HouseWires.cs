@@ -1,0 +1,160 @@
+using System.Net;
+using Yuntak.Core.Addresses;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Wants;
+
+namespace Yuntak.Core.Wires;
+
+/// <summary>The networks of a lab, with who has which address, who answers where, and what the outside reaches. Each part is worked out when somebody asks.</summary>
+public sealed class HouseWires
+{
+    private readonly IReadOnlyList<Sizing> sizings;
+    private readonly Lazy<IReadOnlyList<NetworkSums>> networks;
+    private readonly Lazy<IReadOnlyList<HeardPort>> ports;
+    private readonly Lazy<IReadOnlyList<PortClash>> clashes;
+    private readonly Lazy<IReadOnlyList<WayIn>> waysIn;
+    private readonly Lazy<IReadOnlyList<LinkUse>> links;
+    private readonly Lazy<ILookup<HostId, HostBridge>> bridges;
+
+    /// <param name="lab">The lab.</param>
+    /// <param name="sizings">Its guests, sized.</param>
+    internal HouseWires(Lab lab, IReadOnlyList<Sizing> sizings)
+    {
+        (Lab, this.sizings) = (lab, sizings);
+        networks = new(Addresses);
+        ports = new(() => [.. PortsOf.All(lab, sizings)]);
+        clashes = new(() => PortClashes.Among(Ports));
+        waysIn = new(() => [.. Reach.Of(this, sizings)]);
+        links = new(() => [.. LinkSums.Of(this, sizings)]);
+        bridges = new(() => lab.Hosts.SelectMany(h => HostBridge.Of(lab, h)).ToLookup(b => b.Host.Id));
+    }
+
+    /// <summary>The lab.</summary>
+    public Lab Lab { get; }
+
+    /// <summary>Every network, in the lab's order.</summary>
+    public IReadOnlyList<NetworkSums> Networks => networks.Value;
+
+    /// <summary>Every port that something answers on.</summary>
+    public IReadOnlyList<HeardPort> Ports => ports.Value;
+
+    /// <summary>Ports that several want.</summary>
+    public IReadOnlyList<PortClash> Clashes => clashes.Value;
+
+    /// <summary>What is reached from outside.</summary>
+    public IReadOnlyList<WayIn> WaysIn => waysIn.Value;
+
+    /// <summary>What runs over each link in its busiest hour.</summary>
+    public IReadOnlyList<LinkUse> Links => links.Value;
+
+    /// <summary>The network of that name with its sums, if there is one.</summary>
+    public NetworkSums? Network(string? name) => Networks.FirstOrDefault(n => n.Network.Name == name);
+
+    /// <summary>The bridges of a host.</summary>
+    public IEnumerable<HostBridge> BridgesOf(HostId host) => bridges.Value[host];
+
+    /// <summary>The bridge a place on a network hangs on: the one named, else the one that carries the network; null where there is none.</summary>
+    public HostBridge? BridgeOf(Host? host, Leg leg) =>
+        host is null ? null
+        : leg.Bridge is { } named ? BridgesOf(host.Id).FirstOrDefault(b => b.Name == named)
+        : BridgesOf(host.Id).FirstOrDefault(b => b.Networks.Any(n => n.Name == leg.Network));
+
+    /// <summary>The routers among the guests that are on a host.</summary>
+    public IEnumerable<Sizing> Routers => sizings.Where(s => s.Follows(ProfileBook.Router) && Lab.HostOf(s.Guest) is not null);
+
+    /// <summary>The first address of a guest, or of what runs it where it has none of its own; null while none is known.</summary>
+    public IPAddress? AddressOf(Guest guest) => AddressOf(PortsOf.StackOf(Lab, guest));
+
+    /// <summary>The first address somebody holds; null while none is known.</summary>
+    public IPAddress? AddressOf(Holder? holder) =>
+        holder is null ? null : Networks.SelectMany(n => n.Held).FirstOrDefault(h => h.Who == holder && h.Address is not null)?.Address;
+
+    /// <summary>The reservations that the place that hands out addresses needs: of guests on a host, of hosts and boxes, on networks of that school.</summary>
+    public IEnumerable<Reservation> Reservations =>
+        Networks
+            .SelectMany(n => n.Held)
+            .Where(h => h is { How: AddressHow.Reserved, Address: not null, Mac: not null } && IsThere(h.Who))
+            .Select(h => new Reservation(h.Address!.ToString(), h.Mac!, Base.Names.Slug(h.Who.Name)));
+
+    private bool IsThere(Holder who) =>
+        who.Kind != HolderKind.Guest || Lab.Guest(new GuestId(who.Id)) is { } guest && Lab.HostOf(guest) is not null;
+
+    private IReadOnlyList<NetworkSums> Addresses()
+    {
+        var held = Lab.Networks.ToDictionary(n => n.Name, _ => new List<HeldAddress>(), StringComparer.Ordinal);
+        foreach (var host in Lab.Hosts)
+        {
+            Add(held, host);
+        }
+
+        foreach (var guest in Lab.Guests)
+        {
+            foreach (var leg in guest.Interfaces)
+            {
+                if (Lab.Network(leg.Network) is { } network)
+                {
+                    held[network.Name]
+                        .Add(new(network, Holder.Of(guest), HowOf(network, leg), IpText.Read(leg.Address), Macs.Of(guest, leg)));
+                }
+            }
+        }
+
+        foreach (var box in Lab.Boxes)
+        {
+            foreach (var address in box.Addresses.Select(IpText.Read).OfType<IPAddress>())
+            {
+                foreach (var network in Lab.Networks.Where(n => Prefix.Read(n.Prefix)?.Contains(address) == true))
+                {
+                    held[network.Name]
+                        .Add(new(network, Holder.Of(box), box.Mac is null ? AddressHow.Fixed : AddressHow.Reserved, address, box.Mac));
+                }
+            }
+        }
+
+        return
+        [
+            .. Lab.Networks.Select(n => new NetworkSums(
+                n,
+                [.. held[n.Name].OrderBy(h => h.Address is null).ThenBy(h => h.Address is { } a ? IpText.Number(a) : 0)]
+            )),
+        ];
+    }
+
+    /// <summary>A host's own places: those planned and, on networks it has no plan for, those read.</summary>
+    private void Add(Dictionary<string, List<HeldAddress>> held, Host host)
+    {
+        var who = Holder.Of(host);
+        foreach (var leg in host.Wires.Interfaces)
+        {
+            if (Lab.Network(leg.Network) is { } network)
+            {
+                held[network.Name]
+                    .Add(new(network, who, HowOf(network, leg), IpText.Read(leg.Address), leg.Mac ?? host.ManagementPort?.Mac));
+            }
+        }
+
+        var read = host.Hardware.Bridges.SelectMany(b => b.Addresses).Concat(host.Hardware.Ports.SelectMany(p => p.Addresses));
+        foreach (var address in read.Select(a => IpText.Read(a.Split('/')[0])).OfType<IPAddress>().Distinct())
+        {
+            foreach (
+                var network in Lab.Networks.Where(n =>
+                    Prefix.Read(n.Prefix)?.Contains(address) == true && host.Wires.Interfaces.All(l => l.Network != n.Name)
+                )
+            )
+            {
+                var how =
+                    host.AddressFixed == true ? AddressHow.Fixed
+                    : host.AddressFixed == false || AddressRange.Read(network.HandedOut)?.Contains(address) == true ? AddressHow.HandedOut
+                    : AddressHow.Fixed;
+                held[network.Name].Add(new(network, who, how, address, host.ManagementPort?.Mac, WasRead: true));
+            }
+        }
+    }
+
+    private static AddressHow HowOf(Network network, Leg leg) =>
+        leg.Address is null ? AddressHow.HandedOut
+        // The router is at its address before anything is handed out.
+        : network.Addresses == AddressSchool.Reserved && leg.Address != network.Gateway ? AddressHow.Reserved
+        : AddressHow.Fixed;
+}
