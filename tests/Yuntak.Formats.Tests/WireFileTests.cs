@@ -259,7 +259,12 @@ public sealed class WireFileTests : IDisposable
 
     private static (int Ended, string Said) Run(string program, params IEnumerable<string> arguments)
     {
-        var start = new ProcessStartInfo(program) { RedirectStandardOutput = true, RedirectStandardError = true };
+        var start = new ProcessStartInfo(program)
+        {
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            UseShellExecute = false,
+        };
         foreach (var argument in arguments)
         {
             start.ArgumentList.Add(argument);

@@ -80,7 +80,7 @@ public sealed class HouseWires
     private bool IsThere(Holder who) =>
         who.Kind != HolderKind.Guest || Lab.Guest(new GuestId(who.Id)) is { } guest && Lab.HostOf(guest) is not null;
 
-    private IReadOnlyList<NetworkSums> Addresses()
+    private NetworkSums[] Addresses()
     {
         var held = Lab.Networks.ToDictionary(n => n.Name, _ => new List<HeldAddress>(), StringComparer.Ordinal);
         foreach (var host in Lab.Hosts)

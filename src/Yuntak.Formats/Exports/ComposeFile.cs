@@ -143,7 +143,7 @@ public static class ComposeFile
             service["mac_address"] = Macs.Of(guest, guest.Interfaces[0]);
             service["networks"] = new JsonObject(
                 guest
-                    .Interfaces.Select(l => KeyValuePair.Create(WireName(l.Network), Place(l)))
+                    .Interfaces.Select(l => KeyValuePair.Create(WireName(l.Network), (JsonNode?)Place(l)))
                     .Concat(
                         guest
                             .Networks.Where(n => n is not ("host" or "bridge" or "none"))
@@ -282,7 +282,7 @@ public static class ComposeFile
     /// <summary>What an engine calls a network of the house.</summary>
     internal static string WireName(string network) => "wire-" + Names.Slug(network);
 
-    private static JsonNode? Place(Leg leg) =>
+    private static JsonObject? Place(Leg leg) =>
         leg.Address is { } address
             ? new JsonObject { [address.Contains(':', StringComparison.Ordinal) ? "ipv6_address" : "ipv4_address"] = address }
             : null;

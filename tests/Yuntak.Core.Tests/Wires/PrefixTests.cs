@@ -152,7 +152,12 @@ public class PrefixTests
 
     private static string Python(string program, string input)
     {
-        var start = new ProcessStartInfo("python3") { RedirectStandardInput = true, RedirectStandardOutput = true };
+        var start = new ProcessStartInfo("python3")
+        {
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+            UseShellExecute = false,
+        };
         start.ArgumentList.Add("-c");
         start.ArgumentList.Add(program);
         using var process = Process.Start(start)!;

@@ -386,7 +386,7 @@ public sealed class CommandTests : IDisposable
         var rest = Run(null, "runbook", Demo("saltmarsh-draft.yaml"), "--from", Demo("saltmarsh-as-built.yaml"), "--json");
         var sections = JsonDocument.Parse(rest.Said).RootElement.GetProperty("sections");
         sections.GetArrayLength().ShouldBe(10);
-        var stops = sections.EnumerateArray().First(s => s.GetProperty("key").GetString() == "change-guest/glazelog");
+        var stops = sections.EnumerateArray().First(s => s.GetProperty("title").GetString() == "Change glazelog on kiln");
         stops
             .GetProperty("steps")[0]
             .GetProperty("act")
@@ -394,6 +394,42 @@ public sealed class CommandTests : IDisposable
             .GetString()
             .ShouldBe("stop", "a stick that another guest has is not taken");
         sections[0].GetProperty("steps")[0].GetProperty("check").GetString().ShouldNotBeNullOrEmpty();
+    }
+
+    [Fact]
+    public void Wires_says_who_has_which_address_what_clashes_and_what_the_outside_reaches()
+    {
+        var answer = JsonDocument.Parse(Run(null, "wires", Demo("saltmarsh-draft.yaml"), "--json").Said).RootElement;
+        var house = answer.GetProperty("networks").EnumerateArray().Single(n => n.GetProperty("name").GetString() == "household");
+        house.GetProperty("prefix").GetString().ShouldBe("10.40.7.0/24");
+        house.GetProperty("nextFree").GetString().ShouldBe("10.40.7.2");
+        var hearth = house.GetProperty("addresses").EnumerateArray().Single(a => a.GetProperty("who").GetString() == "hearth");
+        (hearth.GetProperty("address").GetString(), hearth.GetProperty("how").GetString()).ShouldBe(("10.40.7.30", "reserved"));
+        var clash = answer.GetProperty("clashes").EnumerateArray().Single();
+        (
+            clash.GetProperty("address").GetString(),
+            clash.GetProperty("protocol").GetString(),
+            clash.GetProperty("port").GetInt32()
+        ).ShouldBe(("10.40.7.11", "tcp", 443));
+        clash.GetProperty("who").EnumerateArray().Select(w => w.GetString()).ShouldBe(["signpost", "kiln"]);
+        var way = answer.GetProperty("exposed").EnumerateArray().Single();
+        (way.GetProperty("who").GetString(), way.GetProperty("port").GetInt32(), way.GetProperty("clear").GetBoolean()).ShouldBe(
+            ("pressbook", 80, true)
+        );
+        way.GetProperty("path").EnumerateArray().Select(p => p.GetString()).ShouldBe(["outside:80", "gatehouse", "pressbook:80"]);
+        var link = answer.GetProperty("links").EnumerateArray().Single();
+        link.GetProperty("goodputBitsPerSecond").GetDouble().ShouldBe(2.5e9 * 1460 / 1538, 1);
+        answer.GetProperty("listeners").EnumerateArray().ShouldContain(l => l.GetProperty("port").GetInt32() == 8140);
+
+        Run(null, "wires", Demo("saltmarsh-draft.yaml")).Said.ShouldContain("clash: 443/tcp on kiln: signpost, kiln");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--fstab", "glazelog")
+            .Said.ShouldContain("10.40.7.13:/vault/attic /srv/attic nfs ro");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--units", "glazelog").Said.ShouldContain("Where=/srv/attic");
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--exports", "cellar")
+            .Said.ShouldBe("/vault/attic 10.40.7.24(ro,sync,no_subtree_check,root_squash)\n");
+        var nobody = Run(null, "export", Demo("saltmarsh-draft.yaml"), "--fstab", "nobody");
+        (nobody.Ended, nobody.Problem).ShouldBe((2, $"{Demo("saltmarsh-draft.yaml")} has no guest called «nobody».\n"));
+        Run(null, "export", Demo("saltmarsh-draft.yaml"), "--zone", "a b").Ended.ShouldBe(2);
     }
 
     [Fact]

@@ -65,7 +65,7 @@ internal sealed class RailThing
         if (addressShown)
         {
             behind.Add(Svg.Line(x + (width / 2), rail, x + (width / 2), top, Held.Address is null ? "net-drop loose" : "net-drop"));
-            behind.Add(Svg.Circle(x + (width / 2), rail, 3.4, Held.How == AddressHow.Reserved ? "net-knot" : "net-knot set"));
+            behind.Add(Svg.Circle(x + (width / 2), rail, 3.4, Held.How == AddressHow.Fixed ? "net-knot set" : "net-knot"));
             front.Add(
                 Svg.Text(
                     x + (width / 2) + 5,

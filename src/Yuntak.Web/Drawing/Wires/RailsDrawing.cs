@@ -14,10 +14,10 @@ namespace Yuntak.Web.Drawing.Wires;
 /// </summary>
 internal static class RailsDrawing
 {
-    private const double Wide = 900;
-    private const double Label = 118;
-    private const double Slot = 97;
-    private const double Row = 76;
+    private const double Wide = 906;
+    private const double Label = 136;
+    private const double Slot = 95;
+    private const double Row = 84;
     private const double Head = 30;
     private const int Slots = 8;
     private const int MostOnRail = 32;
@@ -201,7 +201,7 @@ internal static class RailsDrawing
             );
             if (leg?.Address is { } address && on[n] >= 0)
             {
-                front.Add(Svg.Text(at + 4, n == 0 ? y + 13 : y - 5, "net-address", IpText.Tail(address)));
+                front.Add(Svg.Text(at + 4, y - 5, "net-address", IpText.Tail(address)));
             }
         }
     }
@@ -217,7 +217,9 @@ internal static class RailsDrawing
     )
     {
         var lane = 0;
-        foreach (var way in wires.WaysIn.Where(w => w.Forward is not null).Take(8))
+        var drawn = wires.WaysIn.Where(w => w.Forward is not null).Take(8).ToList();
+        var lanes = drawn.Count;
+        foreach (var way in drawn)
         {
             List<GuestId> stops = [.. way.Forward!.Through is { } through ? [through] : Array.Empty<GuestId>(), way.Who.Id];
             var points = stops.Select(s => Stack(wires, s)).Where(blocks.ContainsKey).Select(s => blocks[s]).ToList();
@@ -239,7 +241,7 @@ internal static class RailsDrawing
             behind.Add(Svg.Path(path, css));
             front.Add(
                 Svg.Text(
-                    x - 5,
+                    Wide - 6 - (lanes * 13),
                     outsideY + 15 + (lane * 13),
                     way.Clear || way.Page ? "net-way-text bad" : "net-way-text",
                     $"{way.Forward.FromPort} → {way.Who.Name}{(way.IsTunnel ? ", a tunnel" : way.Clear ? ", in the clear" : way.Page ? ", its own page" : ", encrypted")}"
