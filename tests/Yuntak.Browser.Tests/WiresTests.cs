@@ -31,6 +31,11 @@ public class WiresTests
         person.TabTo("button[aria-label='Next free address on household']");
         person.Keys(Keys.Enter);
         person.Sees("#status .said", "tinker: handed out → 10.40.7.2");
+        // A box that is not ticked sends nothing, and that is an answer too.
+        person.Click(".panel .add-form summary");
+        person.Type(".panel form[action$='handler=Listen'] input[name=port]", "8088");
+        person.Click(".panel form[action$='handler=Listen'] button");
+        person.Sees("#status .said", "tinker answers on 8088/tcp");
         person.Go("/Wires");
         person.TabTo(".findings .fix");
         person.Keys(Keys.Enter);

@@ -74,6 +74,7 @@ public static class AddressEdits
             }
 
             return WireEdits.Checked(
+                lab,
                 with,
                 $"{Numbers.Count(whole.Count, "address", "addresses")} taken over: {Numbers.Count(guests, "guest")}, {Numbers.Count(boxes, "new box", "new boxes")}"
             );

@@ -26,7 +26,11 @@ public static class LegEdits
 
             var at = address is null ? Proposed(sums, guest)?.ToString() : Text(address);
             var with = lab.WithGuest(id, g => g with { Interfaces = g.Interfaces.With(new Leg(network, at)) });
-            return WireEdits.Checked(with, $"{guest.Name} on {network}{(at is null ? ", at an address that is handed out" : $" at {at}")}");
+            return WireEdits.Checked(
+                lab,
+                with,
+                $"{guest.Name} on {network}{(at is null ? ", at an address that is handed out" : $" at {at}")}"
+            );
         };
 
     /// <summary>Takes a guest off a network.</summary>
@@ -36,6 +40,7 @@ public static class LegEdits
             var guest = GuestEdits.Existing(lab, id);
             LegOf(guest, network);
             return WireEdits.Checked(
+                lab,
                 lab.WithGuest(id, g => g with { Interfaces = g.Interfaces.Without(l => l.Network == network) }),
                 $"{guest.Name} off {network}"
             );
@@ -59,6 +64,7 @@ public static class LegEdits
 
             var at = leg.Address is null ? null : Proposed(SumsOf(lab, to), guest)?.ToString();
             return WireEdits.Checked(
+                lab,
                 lab.WithGuest(
                     id,
                     g => g with { Interfaces = g.Interfaces.Change(l => l.Network == from, _ => new Leg(to, at, Macs.Of(guest, leg))) }
@@ -79,6 +85,7 @@ public static class LegEdits
                 : before == after ? "nothing changed"
                 : $"{network} changed";
             return WireEdits.Checked(
+                lab,
                 lab.WithGuest(id, g => g with { Interfaces = g.Interfaces.Change(l => l.Network == network, _ => after) }),
                 $"{guest.Name}: {words}"
             );
@@ -134,7 +141,8 @@ public static class LegEdits
     private static NetworkSums SumsOf(Lab lab, string network)
     {
         WireEdits.Existing(lab, network);
-        return Sums.Of(lab).Wires.Network(network)!;
+        // Who has which address needs no sizes.
+        return new HouseWires(lab, []).Network(network)!;
     }
 
     private static Leg LegOf(Guest guest, string network) =>

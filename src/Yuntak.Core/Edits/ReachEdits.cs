@@ -18,6 +18,7 @@ public static class ReachEdits
             ValueList<Listen> known = guest.Listens.Count > 0 ? guest.Listens : [.. PortsOf.Said(Sums.Of(lab).Guest(id))];
             var after = change(known);
             return WireEdits.Checked(
+                lab,
                 lab.WithGuest(id, g => g with { Listens = after }),
                 $"{guest.Name} answers on {(after.Count == 0 ? "no port that is said" : string.Join(", ", after.Select(l => $"{l.Port}/{l.Protocol.Word()}").Distinct()))}"
             );
@@ -34,6 +35,7 @@ public static class ReachEdits
             var host = lab.Host(id) ?? throw new Refused("That host is no longer in the lab.");
             var after = change(host.Wires.Listens);
             return WireEdits.Checked(
+                lab,
                 lab.WithHost(id, h => h with { Wires = h.Wires with { Listens = after } }),
                 $"{host.Name} answers on {(after.Count == 0 ? "nothing that is said" : string.Join(", ", after.Select(l => $"{l.Port}/{l.Protocol.Word()}").Distinct()))}"
             );
@@ -63,6 +65,7 @@ public static class ReachEdits
     public static Edit Open(Forward forward) =>
         lab =>
             WireEdits.Checked(
+                lab,
                 lab with
                 {
                     Forwards = lab.Forwards.With(forward),
@@ -75,7 +78,7 @@ public static class ReachEdits
         lab =>
         {
             Existing(lab, key);
-            return WireEdits.Checked(lab with { Forwards = lab.Forwards.Change(f => f.Key == key, change) }, $"way in {key} changed");
+            return WireEdits.Checked(lab, lab with { Forwards = lab.Forwards.Change(f => f.Key == key, change) }, $"way in {key} changed");
         };
 
     /// <summary>Closes a way in.</summary>
@@ -107,7 +110,7 @@ public static class ReachEdits
                     Boxes = lab.Boxes.Change(b => b.Name == was, _ => named),
                     Shares = lab.Shares.Change(s => s.From.Box == was, s => s with { From = s.From with { Box = named.Name } }),
                 };
-            return WireEdits.Checked(with, $"box {named.Name} {(was is null ? "added" : "changed")}");
+            return WireEdits.Checked(lab, with, $"box {named.Name} {(was is null ? "added" : "changed")}");
         };
 
     /// <summary>Takes a box out, and what it exports.</summary>
@@ -115,12 +118,17 @@ public static class ReachEdits
         lab =>
             lab.Boxes.All(b => b.Name != name)
                 ? throw new Refused($"There is no box «{Names.Short(name)}».")
-                : WireEdits.Checked(WireEdits.Without(lab with { Boxes = lab.Boxes.Without(b => b.Name == name) }), $"box {name} removed");
+                : WireEdits.Checked(
+                    lab,
+                    WireEdits.Without(lab with { Boxes = lab.Boxes.Without(b => b.Name == name) }),
+                    $"box {name} removed"
+                );
 
     /// <summary>Adds another place.</summary>
     public static Edit Site(RemoteSite site) =>
         lab =>
             WireEdits.Checked(
+                lab,
                 lab with
                 {
                     Sites = [.. lab.Sites.Where(s => s.Name != site.Name), site],
@@ -153,6 +161,7 @@ public static class ReachEdits
                             }
                     );
             return WireEdits.Checked(
+                lab,
                 counted with
                 {
                     Shares = lab.Shares.With(named),
@@ -167,6 +176,7 @@ public static class ReachEdits
         {
             var after = change(ExistingShare(lab, name));
             return WireEdits.Checked(
+                lab,
                 lab with
                 {
                     Shares = lab.Shares.Change(s => s.Name == name, _ => after),
@@ -185,6 +195,7 @@ public static class ReachEdits
         {
             ExistingShare(lab, name);
             return WireEdits.Checked(
+                lab,
                 WireEdits.Without(lab with { Shares = lab.Shares.Without(s => s.Name == name) }),
                 $"{name} is no longer shared"
             );
@@ -199,6 +210,7 @@ public static class ReachEdits
         {
             var guest = GuestEdits.Existing(lab, id);
             return WireEdits.Checked(
+                lab,
                 lab.WithGuest(id, g => g with { Mounts = [.. g.Mounts.Where(m => m.Share != mount.Share), mount] }),
                 $"{guest.Name} sees {mount.Share} at {mount.At}"
             );

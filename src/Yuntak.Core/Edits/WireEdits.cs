@@ -10,7 +10,7 @@ public static class WireEdits
 {
     /// <summary>Adds a network.</summary>
     public static Edit AddNetwork(Network network) =>
-        lab => Checked(lab with { Networks = lab.Networks.With(network) }, $"network {network.Name} planned{In(network)}");
+        lab => Checked(lab, lab with { Networks = lab.Networks.With(network) }, $"network {network.Name} planned{In(network)}");
 
     /// <summary>Changes a network. Where its name changes, everything on it follows, and keeps its hardware addresses.</summary>
     public static Edit ChangeNetwork(string name, Func<Network, Network> change) =>
@@ -20,6 +20,7 @@ public static class WireEdits
             var after = change(before);
             var with = after.Name == name ? lab : Renamed(lab, name, after.Name);
             return Checked(
+                lab,
                 with with
                 {
                     Networks = with.Networks.Change(n => n.Name == name, _ => after),
@@ -35,6 +36,7 @@ public static class WireEdits
             Existing(lab, name);
             var off = lab.Guests.Count(g => g.Interfaces.Any(l => l.Network == name));
             return Checked(
+                lab,
                 Without(lab with { Networks = lab.Networks.Without(n => n.Name == name) }),
                 $"network {name} removed{(off > 0 ? $", {Units.Numbers.Count(off, "guest")} taken off it" : "")}"
             );
@@ -48,6 +50,7 @@ public static class WireEdits
             return found.Count == 0
                 ? throw new Refused("No host was read with an address, so there is no network to take over.")
                 : Checked(
+                    lab,
                     lab with
                     {
                         Networks = [.. lab.Networks, .. found],
@@ -62,6 +65,7 @@ public static class WireEdits
         {
             var host = lab.Host(id) ?? throw new Refused("That host is no longer in the lab.");
             return Checked(
+                lab,
                 lab.WithHost(
                     id,
                     h => h with { Wires = h.Wires with { Interfaces = [.. h.Wires.Interfaces.Where(l => l.Network != leg.Network), leg] } }
@@ -76,6 +80,7 @@ public static class WireEdits
         {
             var host = lab.Host(id) ?? throw new Refused("That host is no longer in the lab.");
             return Checked(
+                lab,
                 lab.WithHost(
                     id,
                     h => h with { Wires = h.Wires with { Bridges = [.. h.Wires.Bridges.Where(b => b.Name != bridge.Name), bridge] } }
@@ -92,6 +97,7 @@ public static class WireEdits
             return host.Wires.Bridges.All(b => b.Name != name)
                 ? throw new Refused($"{host.Name} has no planned bridge «{Names.Short(name)}».")
                 : Checked(
+                    lab,
                     lab.WithHost(id, h => h with { Wires = h.Wires with { Bridges = h.Wires.Bridges.Without(b => b.Name == name) } }),
                     $"{host.Name}: bridge {name} no longer planned"
                 );
@@ -161,17 +167,21 @@ public static class WireEdits
         };
     }
 
-    /// <summary>A changed lab, when nothing about its wires is wrong that was not wrong before the change.</summary>
+    /// <summary>A changed lab, when nothing is wrong with its own lists of wires and with what the change touched.</summary>
     /// <exception cref="Refused">Something is.</exception>
-    internal static Changed Checked(Lab lab, string words)
+    internal static Changed Checked(Lab before, Lab after, string words)
     {
+        var same = before.Guests.ToHashSet<Guest>(ReferenceEqualityComparer.Instance);
         Problem.Refuse(
-            WireChecks
-                .Problems(lab)
-                .Concat(lab.Guests.SelectMany(g => WireChecks.Problems(lab, g).Concat(GuestShapes.Guest.Problems(g))))
-                .Concat(lab.Hosts.SelectMany(h => WireShapes.Wires.Problems(h.Wires)))
+            (WireChecks.Same(before, after) && before.Hosts == after.Hosts ? [] : WireChecks.Problems(after))
+                .Concat(
+                    after
+                        .Guests.Where(g => !same.Contains(g))
+                        .SelectMany(g => WireChecks.Problems(after, g).Concat(GuestShapes.Guest.Problems(g)))
+                )
+                .Concat(after.Hosts.SelectMany(h => WireShapes.Wires.Problems(h.Wires)))
         );
-        return new Changed(lab, words);
+        return new Changed(after, words);
     }
 
     internal static Network Existing(Lab lab, string name) =>

@@ -83,6 +83,8 @@ public sealed class HouseWires
     private NetworkSums[] Addresses()
     {
         var held = Lab.Networks.ToDictionary(n => n.Name, _ => new List<HeldAddress>(), StringComparer.Ordinal);
+        // Read once: there may be thousands of addresses to lay into them.
+        var prefixes = Lab.Networks.Select(n => (Network: n, Prefix: Prefix.Read(n.Prefix))).ToList();
         foreach (var host in Lab.Hosts)
         {
             Add(held, host);
@@ -104,7 +106,7 @@ public sealed class HouseWires
         {
             foreach (var address in box.Addresses.Select(IpText.Read).OfType<IPAddress>())
             {
-                foreach (var network in Lab.Networks.Where(n => Prefix.Read(n.Prefix)?.Contains(address) == true))
+                foreach (var network in prefixes.Where(n => n.Prefix?.Contains(address) == true).Select(n => n.Network))
                 {
                     held[network.Name]
                         .Add(new(network, Holder.Of(box), box.Mac is null ? AddressHow.Fixed : AddressHow.Reserved, address, box.Mac));

@@ -45,8 +45,11 @@ public sealed class NetworkSums
     /// <summary>How many addresses are spoken for, the router's too.</summary>
     public int Taken => taken.Count;
 
-    /// <summary>The first address that nobody has, outside what is handed out; null when there is none.</summary>
-    public IPAddress? NextFree => Free().Cast<IPAddress?>().FirstOrDefault();
+    /// <summary>
+    /// The first address that nobody has, outside what is handed out. Where all of the prefix is handed out and addresses are reserved, the last of those: a reserved
+    /// address is handed to nobody else (RFC 2131, 3.1), though some routers want it outside. Null when there is none.
+    /// </summary>
+    public IPAddress? NextFree => Free().Cast<IPAddress?>().FirstOrDefault() ?? LastHandedOut();
 
     /// <summary>The address whose last part is a guest's number, where that is free and may be a host's; null otherwise.</summary>
     /// <param name="number">The number.</param>
@@ -112,6 +115,24 @@ public sealed class NetworkSums
                 yield return IpText.Of(n, Prefix.Family);
             }
         }
+    }
+
+    private IPAddress? LastHandedOut()
+    {
+        if (Network.Addresses != AddressSchool.Reserved || Prefix is null || HandedOut is not { } range || range.Family != Prefix.Family)
+        {
+            return null;
+        }
+
+        for (var n = UInt128.Min(range.Last, Prefix.LastHost); n >= UInt128.Max(range.First, Prefix.FirstHost) && n > 0; n--)
+        {
+            if (!taken.Contains(n))
+            {
+                return IpText.Of(n, Prefix.Family);
+            }
+        }
+
+        return null;
     }
 
     private bool IsTaken(UInt128 number) => taken.Contains(number);

@@ -33,6 +33,12 @@ internal static class WireFaults
             }
         );
         yield return ("wires.double-translation", Two(Router(new Leg("outside", "192.168.0.20"), new Leg("household", "10.40.7.1"))));
+        yield return (
+            "wires.no-such-port",
+            Two()
+                .Bridged(new PlannedBridge("br0", "eno9"))
+                .WithHost(new HostId("kiln"), h => h.With(new Hardware(Ports: [new NetworkPort("eno1")])))
+        );
         yield return ("wires.no-bridge", Two(At("10.40.20.2", network: "cameras")).Bridged(new PlannedBridge("br9")));
         yield return (
             "wires.tag-on-plain-bridge",

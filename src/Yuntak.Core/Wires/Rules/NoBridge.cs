@@ -30,6 +30,8 @@ internal sealed class NoBridge : IRule
         from guest in lab.Lab.Guests
         let host = lab.Lab.HostOf(guest)
         where host is not null && lab.Wires.BridgesOf(host.Id).Any()
+        // Who has a network port of its own, handed over whole, hangs on that and on no bridge.
+        where guest.HandedWhole.All(f => host.Hardware.Function(f)?.ClassCode.StartsWith("02", StringComparison.Ordinal) != true)
         from leg in guest.Interfaces
         let bridge = lab.Wires.BridgeOf(host, leg)
         where bridge is null || (bridge.Planned && bridge.Networks.Count > 0 && bridge.Networks.All(n => n.Name != leg.Network))

@@ -20,7 +20,7 @@ internal sealed class ServerChanges : IRule
             "wires.server-changes",
             Severity.Mind,
             Station.Wires,
-            Says: "A guest that answers on a port has an address that stays the same.",
+            Says: "A guest that serves somebody has an address that stays the same.",
             Because: "Links, apps and brokers point to it; after a change they point nowhere.",
             Source: Source.CommonPractice
         );
@@ -31,7 +31,6 @@ internal sealed class ServerChanges : IRule
         where !sizing.IsThrowAway && lab.HostOf(sizing.Guest) is not null
         from leg in sizing.Guest.Interfaces
         where leg.Address is null && lab.Lab.Network(leg.Network) is { Purpose: not NetworkPurpose.Outside, Prefix: not null }
-        where PortsOf.Said(sizing).Any() || sizing.Guest.Importance == Importance.Must
         let network = lab.Wires.Network(leg.Network)!
         select Info.On(
             Subject.Of(sizing.Guest),

@@ -21,6 +21,7 @@ internal static class WiresRules
         new DefaultRouterAddress(),
         new DoubleTranslation(),
         new NoBridge(),
+        new NoSuchPort(),
         new TagOnPlainBridge(),
         new MtuDiffers(),
         new CamerasWayOut(),

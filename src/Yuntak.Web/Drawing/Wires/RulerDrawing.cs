@@ -18,13 +18,16 @@ internal static class RulerDrawing
     private const double Bar = 22;
     private const double Top = 18;
     private const int MostShown = 1 << 20;
+    private static readonly Drawn<NetworkSums> Kept = new();
 
     /// <summary>How many addresses a ruler shows of a prefix.</summary>
     public static UInt128 Shown(Prefix prefix) => prefix.Last - prefix.First + 1 is var all && all <= MostShown ? all : 256;
 
     /// <summary>The ruler of a network for wide windows and for phones.</summary>
     public static IHtmlContent Draw(NetworkSums network, Sums sums) =>
-        network.Prefix is null ? HtmlString.Empty : ForBoth.Of(Ruler(network, sums, Wide), Ruler(network, sums, Narrow));
+        network.Prefix is null
+            ? HtmlString.Empty
+            : Kept.Of(network, "", () => ForBoth.Of(Ruler(network, sums, Wide), Ruler(network, sums, Narrow)));
 
     private static Svg Ruler(NetworkSums network, Sums sums, double wide)
     {
@@ -45,7 +48,7 @@ internal static class RulerDrawing
                         (from + to) / 2,
                         Top + 15,
                         "spare-text",
-                        $"handed out {IpText.Tail(IpText.Of(range.First, range.Family).ToString())} to {IpText.Tail(IpText.Of(range.Last, range.Family).ToString())}"
+                        $"handed out {Tail(IpText.Of(range.First, range.Family).ToString(), prefix)} to {Tail(IpText.Of(range.Last, range.Family).ToString(), prefix)}"
                     )
                 );
             }

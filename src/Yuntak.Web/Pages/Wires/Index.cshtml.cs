@@ -58,9 +58,9 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         ChangeAsync(lab => WireEdits.AddNetwork(Form.Into(WireShapes.Network, WireShapes.Network.Blank))(lab), "/Wires");
 
     /// <summary>Changes a network.</summary>
-    public Task<IActionResult> OnPostChangeNetworkAsync(string was, bool numbered) =>
+    public Task<IActionResult> OnPostChangeNetworkAsync(string was, bool? numbered) =>
         ChangeAsync(
-            lab => WireEdits.ChangeNetwork(was, n => Form.Into(WireShapes.Network, n) with { Numbered = numbered })(lab),
+            lab => WireEdits.ChangeNetwork(was, n => Form.Into(WireShapes.Network, n) with { Numbered = numbered == true })(lab),
             $"/Wires?network={Uri.EscapeDataString(Form["name"].Length > 0 ? Form["name"].Trim() : was)}"
         );
 
@@ -106,11 +106,11 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         ChangeAsync(LegEdits.Leave(new GuestId(guest), network), Guest(guest));
 
     /// <summary>Says one port more that a guest answers on, or says it otherwise.</summary>
-    public Task<IActionResult> OnPostListenAsync(string guest, bool page) =>
+    public Task<IActionResult> OnPostListenAsync(string guest, bool? page) =>
         ChangeAsync(
             lab =>
             {
-                var listen = Form.Into(WireShapes.Listen, WireShapes.Listen.Blank, ["page"]) with { Page = page };
+                var listen = Form.Into(WireShapes.Listen, WireShapes.Listen.Blank, ["page"]) with { Page = page == true };
                 return ReachEdits.Listens(
                     new GuestId(guest),
                     all =>
@@ -132,11 +132,11 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         );
 
     /// <summary>Says what a host answers on itself.</summary>
-    public Task<IActionResult> OnPostHostListenAsync(string host, bool page) =>
+    public Task<IActionResult> OnPostHostListenAsync(string host, bool? page) =>
         ChangeAsync(
             lab =>
             {
-                var listen = Form.Into(WireShapes.Listen, WireShapes.Listen.Blank, ["page"]) with { Page = page };
+                var listen = Form.Into(WireShapes.Listen, WireShapes.Listen.Blank, ["page"]) with { Page = page == true };
                 return ReachEdits.HostListens(
                     new HostId(host),
                     all => [.. all.Where(l => l.Port != listen.Port || l.Protocol != listen.Protocol), listen]
@@ -157,14 +157,14 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         ChangeAsync(lab => WireEdits.HostLeg(new HostId(host), Form.Into(WireShapes.Leg, WireShapes.Leg.Blank))(lab), Host(host));
 
     /// <summary>Plans a bridge.</summary>
-    public Task<IActionResult> OnPostBridgeAsync(string host, bool aware, string[] carries) =>
+    public Task<IActionResult> OnPostBridgeAsync(string host, bool? aware, string[]? carries) =>
         ChangeAsync(
             lab =>
                 WireEdits.Bridge(
                     new HostId(host),
                     Form.Into(WireShapes.Bridge, WireShapes.Bridge.Blank, ["aware"]) with
                     {
-                        Aware = aware,
+                        Aware = aware == true,
                         Networks = [.. carries ?? []],
                     }
                 )(lab),

@@ -87,14 +87,14 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
     public Task<IActionResult> OnPostNoShareAsync(string name) => ChangeAsync(ReachEdits.RemoveShare(name), "/Wires");
 
     /// <summary>A guest uses a share.</summary>
-    public Task<IActionResult> OnPostMountAsync(string guest, bool library) =>
+    public Task<IActionResult> OnPostMountAsync(string guest, bool? library) =>
         ChangeAsync(
             lab =>
                 ReachEdits.Mount(
                     new GuestId(guest),
                     Form.Into(ReachShapes.Mount, ReachShapes.Mount.Blank, ["library"]) with
                     {
-                        Library = library,
+                        Library = library == true,
                     }
                 )(lab),
             Guest(guest)
