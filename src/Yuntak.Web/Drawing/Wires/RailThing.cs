@@ -83,9 +83,9 @@ internal sealed class RailThing
             "net-thing",
             [
                 .. Guest is null
-                    ? [Svg.Rect(x, top, width, High, Held.Who.Kind == HolderKind.Host ? "net-host" : "net-box", 2)]
+                    ? [Svg.Rect(x, top, width, High, Held.Who.Kind == HolderKind.Host ? "net-host" : "net-outer", 2)]
                     : Shapes.Block(x, top, width, High, Guest.Kind, sums.Guest(Guest.Id).Leading.Family.Css()),
-                Svg.Text(x + (width / 2), top + 17, Guest is null ? "net-box-name" : "block-name", name),
+                Svg.Text(x + (width / 2), top + 17, Guest is null ? "net-outer-name" : "block-name", name),
                 .. Keyholes(x, top + High + 4, width),
             ]
         );
