@@ -35,6 +35,10 @@ internal static class IntakeCommand
         {
             Description = "The file defines guests that run on this host of the lab: a Compose file, an OVF envelope, or a list in CSV.",
         };
+        var addresses = new Option<bool>("--addresses")
+        {
+            Description = "The file says who has which address: a hosts file, ethers lines, or a table of reservations in CSV.",
+        };
         var json = Shared.Json();
         var command = new Command("intake", "Read a host from the output of its own tools, or guests from their definitions.")
         {
@@ -42,13 +46,15 @@ internal static class IntakeCommand
             lab,
             name,
             on,
+            addresses,
             toBuild,
             json,
         };
         command.SetAction(parsed =>
-            parsed.GetValue(on) is { } host
+            parsed.GetValue(addresses) ? AddressesIntake.Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(json))
+            : parsed.GetValue(on) is { } host
                 ? DefinitionIntake.Run(parsed.GetValue(file)!, parsed.GetValue(lab), host, !parsed.GetValue(toBuild), parsed.GetValue(json))
-                : Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), !parsed.GetValue(toBuild), parsed.GetValue(json))
+            : Run(parsed.GetValue(file)!, parsed.GetValue(lab), parsed.GetValue(name), !parsed.GetValue(toBuild), parsed.GetValue(json))
         );
         return command;
     }

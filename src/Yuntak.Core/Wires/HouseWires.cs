@@ -68,7 +68,14 @@ public sealed class HouseWires
 
     /// <summary>The first address somebody holds; null while none is known.</summary>
     public IPAddress? AddressOf(Holder? holder) =>
-        holder is null ? null : Networks.SelectMany(n => n.Held).FirstOrDefault(h => h.Who == holder && h.Address is not null)?.Address;
+        holder is null
+            ? null
+            // A router is known by its inside.
+            : Networks
+                .OrderBy(n => n.Network.Purpose == NetworkPurpose.Outside)
+                .SelectMany(n => n.Held)
+                .FirstOrDefault(h => h.Who == holder && h.Address is not null)
+                ?.Address;
 
     /// <summary>The reservations that the place that hands out addresses needs: of guests on a host, of hosts and boxes, on networks of that school.</summary>
     public IEnumerable<Reservation> Reservations =>

@@ -11,7 +11,12 @@ public static class NetworkProposal
     {
         var planned = lab.Networks.Select(n => Prefix.Read(n.Prefix)).OfType<Prefix>().ToList();
         var read = lab
-            .Hosts.SelectMany(h => h.Hardware.Bridges.SelectMany(b => b.Addresses).Concat(h.Hardware.Ports.SelectMany(p => p.Addresses)))
+            // A bridge without a port is an engine's own, or a private one: nobody else is on it.
+            .Hosts.SelectMany(h =>
+                h.Hardware.Bridges.Where(b => b.Ports.Count > 0)
+                    .SelectMany(b => b.Addresses)
+                    .Concat(h.Hardware.Ports.SelectMany(p => p.Addresses))
+            )
             .Select(Prefix.Around)
             .OfType<Prefix>()
             .Where(p => p.Hosts > 1 && p.IsPrivate && !planned.Exists(p.Overlaps))

@@ -155,6 +155,33 @@ public class ReachTests
     }
 
     [Fact]
+    [Trade]
+    public void A_router_is_set_up_inside_first_and_who_mounts_starts_after_who_exports()
+    {
+        var draft = Home.With(ReachEdits.Share(new NetworkShare("lib", new ShareEnd(Guest: Cloud, Path: "/srv"), ["10.40.7.21"])))
+            .With(ReachEdits.Mount(new GuestId("proxy"), new ShareMount("lib", "/srv/lib", MountBy.Guest)));
+        var runbook = RunbookBuilder.Build(Lab.Empty("new"), draft);
+        RunbookStep Of(string guest, string type) =>
+            runbook.Sections.Single(s => s.Key == $"build-guest/{guest}").Steps.Single(s => s.Act.Type == type);
+        var router = Of("gate", "set-up-service").Values;
+        router
+            .Select(v => v.Label)
+            .Where(l => char.IsDigit(l[0]))
+            .ShouldBe([
+                "1. at its console, household",
+                "2. hand out on household",
+                "3. outside, outside",
+                "4. block private networks outside",
+            ]);
+        router.ShouldContain(v => v.Label == "address" && v.Value == "10.40.7.1");
+
+        int Order(string guest) => int.Parse(Of(guest, "set-autostart").Values.Single(v => v.Label == "start order").Value);
+        Order("proxy").ShouldBeGreaterThan(Order("cloud"));
+        var mounts = Of("proxy", "mount-shares");
+        mounts.Values.ShouldContain(v => v.Value == $"10.40.7.20:/srv /srv/lib nfs rw,nfsvers=4.2,{MountLine.Waits} 0 0");
+    }
+
+    [Fact]
     public void The_bridge_a_host_is_looked_after_through_is_changed_at_the_console()
     {
         var read = new Hardware(

@@ -67,7 +67,12 @@ internal static class WireChecks
     private static IEnumerable<Problem> LegProblems(Lab lab, ValueList<Leg> legs) =>
         legs.Select((l, n) => (l.Network, n))
             .Where(l => lab.Network(l.Network) is null)
-            .Select(l => new Problem($"interfaces[{l.n}].network", Missing("network", l.Network, lab.Networks.Select(k => k.Name))));
+            .Select(l => new Problem($"interfaces[{l.n}].network", Missing("network", l.Network, lab.Networks.Select(k => k.Name))))
+            .Concat(
+                legs.GroupBy(l => l.Network, StringComparer.Ordinal)
+                    .Where(g => g.Count() > 1)
+                    .Select(g => new Problem("interfaces", $"It is on «{Names.Short(g.Key)}» twice; once is all that can be planned."))
+            );
 
     private static IEnumerable<Problem> NetworkProblems(Network network)
     {

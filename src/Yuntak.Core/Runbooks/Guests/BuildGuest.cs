@@ -6,6 +6,7 @@ using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -86,13 +87,13 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     /// <summary>The acts with the stage each brings it to. What is done already is told as it was done, what is to come as it is planned.</summary>
     private IEnumerable<(LifeStage Stage, Act Act)> Stages(Plan plan)
     {
-        var planned = All(plan.Draft, plan.Sums.Guest(Of), plan.Draft.HostOf(After(plan)!)!.Id);
+        var planned = All(plan.Sums, plan.Sums.Guest(Of), plan.Draft.HostOf(After(plan)!)!.Id);
         if (Before(plan) is not { } before)
         {
             return planned;
         }
 
-        var done = All(plan.AsBuilt, plan.Standing.Guest(Of), plan.AsBuilt.HostOf(before)!.Id).Where(s => s.Stage <= before.Life);
+        var done = All(plan.Standing, plan.Standing.Guest(Of), plan.AsBuilt.HostOf(before)!.Id).Where(s => s.Stage <= before.Life);
         return done.Concat(planned.Where(s => s.Stage > before.Life));
     }
 
@@ -102,34 +103,14 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         var guest = sizing.Guest;
         var handed = HandedDevice.Of(lab, guest);
         ValueList<string> needs = handed.Count > 0 ? [] : [.. sizing.Profiles.SelectMany(p => p.Needs).Distinct(StringComparer.Ordinal)];
-        if (handed.Count > 0)
-        {
-            yield return (LifeStage.DevicesReady, new PrepareDevices(guest.Id, host, handed));
-        }
-
-        if (handed.Count + needs.Count > 0)
-        {
-            yield return (LifeStage.DevicesAttached, new AttachDevices(guest.Id, host, needs, handed, guest.Kind, guest.RunsIn));
-        }
-
-        if (
-            guest is { Kind: GuestKind.SystemContainer, Privileged: false }
-            && handed.Where(d => d.Way == ClaimWay.Node).ToList() is { Count: > 0 } nodes
-        )
-        {
-            yield return (LifeStage.GroupsMapped, new MapGroups(guest.Id, host, [.. nodes]));
-        }
-
-        if (handed.Count > 0)
-        {
-            yield return (LifeStage.DevicesProven, new ProveDevices(guest.Id, host, handed, guest.Kind, guest.RunsIn));
-        }
+        return DeviceActs.Of(guest, host, needs, handed);
     }
 
-    private static IEnumerable<(LifeStage Stage, Act Act)> All(Lab lab, Sizing sizing, HostId host)
+    private static IEnumerable<(LifeStage Stage, Act Act)> All(Sums sums, Sizing sizing, HostId host)
     {
         var guest = sizing.Guest;
         var (id, figures) = (guest.Id, Figures.Of(sizing));
+        var order = StartOrders.Of(sums.Lab, sizing, sums.Guest);
         var start = new FirstStart(id, host, guest.Kind, guest.Name, sizing.FirstStartMinutes, guest.RunsIn);
         switch (guest.Kind)
         {
@@ -156,7 +137,7 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
             yield return (LifeStage.Updated, new UpdateGuest(id, host));
         }
 
-        foreach (var step in Devices(lab, sizing, host))
+        foreach (var step in Devices(sums.Lab, sizing, host))
         {
             yield return step;
         }
@@ -178,10 +159,7 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         yield return (LifeStage.ServiceIn, new SetUpService(id, host, [.. sizing.Profiles.Select(p => p.Id)]));
         if (!sizing.IsThrowAway)
         {
-            yield return (
-                LifeStage.AutostartSet,
-                new SetAutostart(id, host, sizing.Profiles.Min(p => p.StartOrder), guest.Kind == GuestKind.AppStack)
-            );
+            yield return (LifeStage.AutostartSet, new SetAutostart(id, host, order, guest.Kind == GuestKind.AppStack));
         }
 
         // What runs inside another guest is backed up with it.

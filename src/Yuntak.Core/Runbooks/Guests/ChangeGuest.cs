@@ -84,19 +84,10 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
             yield return new DetachDevices(after.Id, host, [.. leaves]);
         }
 
-        if (comes.Count == 0)
+        foreach (var (_, act) in DeviceActs.Of(after, host, [], comes))
         {
-            yield break;
+            yield return act;
         }
-
-        yield return new PrepareDevices(after.Id, host, comes);
-        yield return new AttachDevices(after.Id, host, [], comes, after.Kind, after.RunsIn);
-        if (after is { Kind: GuestKind.SystemContainer, Privileged: false } && comes.Any(d => d.Way == ClaimWay.Node))
-        {
-            yield return new MapGroups(after.Id, host, [.. comes.Where(d => d.Way == ClaimWay.Node)]);
-        }
-
-        yield return new ProveDevices(after.Id, host, comes, after.Kind, after.RunsIn);
     }
 
     /// <summary>Shares that come, or that another host has to mount now.</summary>

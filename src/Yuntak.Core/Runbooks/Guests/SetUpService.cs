@@ -62,6 +62,7 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
                         .SelectMany(b => b.Lines)
                         .Select(l => new StepValue("for the router", l, Literal: true))
                     : [],
+                .. Services.Contains(ProfileBook.Router) ? RouterSteps.Of(plan, plan.Guest(Guest)!) : [],
                 new("accounts", "change every default password, switch guest accounts off"),
             ],
             $"The {services} answers at its address from another machine.",

@@ -41,43 +41,28 @@ internal sealed class RailThing
             HolderKind.Box => $"/Wires?box={Uri.EscapeDataString(Held.Who.Id)}",
         };
 
-    /// <summary>Draws it.</summary>
-    /// <param name="x">Its left edge.</param>
-    /// <param name="rail">Where its rail is.</param>
-    /// <param name="top">Its upper edge.</param>
-    /// <param name="width">Its width.</param>
-    /// <param name="behind">What is drawn first.</param>
-    /// <param name="front">What is drawn above that.</param>
-    /// <param name="blocks">Where blocks are.</param>
-    /// <param name="addressShown">Whether its address stands at the drop.</param>
-    public void Draw(
-        double x,
-        double rail,
-        double top,
-        double width,
-        List<XElement> behind,
-        List<XElement> front,
-        Dictionary<GuestId, (double X, double Y)> blocks,
-        bool addressShown = true
-    )
+    /// <summary>The line from its rail, with a knot that says how it comes by its address.</summary>
+    public IEnumerable<XElement> Drop(double x, double rail, double top, double width)
     {
-        blocks[new GuestId(Held.Who.Id)] = (x, top);
-        if (addressShown)
-        {
-            behind.Add(Svg.Line(x + (width / 2), rail, x + (width / 2), top, Held.Address is null ? "net-drop loose" : "net-drop"));
-            behind.Add(Svg.Circle(x + (width / 2), rail, 3.4, Held.How == AddressHow.Fixed ? "net-knot set" : "net-knot"));
-            front.Add(
-                Svg.Text(
-                    x + (width / 2) + 5,
-                    top - 5,
-                    "net-address",
-                    Held.Address is null ? "handed out"
-                        : prefix is null ? IpText.Tail(Held.Address.ToString())
-                        : RulerDrawing.Tail(Held.Address.ToString(), prefix)
-                )
-            );
-        }
+        var middle = x + (width / 2);
+        yield return Svg.Line(middle, rail, middle, top, Held.Address is null ? "net-drop loose" : "net-drop");
+        yield return Svg.Circle(middle, rail, 3.4, Held.How == AddressHow.Fixed ? "net-knot set" : "net-knot");
+    }
 
+    /// <summary>Its address beside the line.</summary>
+    public XElement Address(double x, double top, double width) =>
+        Svg.Text(
+            x + (width / 2) + 5,
+            top - 5,
+            "net-address",
+            Held.Address is null ? "handed out"
+                : prefix is null ? IpText.Tail(Held.Address.ToString())
+                : RulerDrawing.Tail(Held.Address.ToString(), prefix)
+        );
+
+    /// <summary>Its block with the keyholes below; a guest's can be dragged.</summary>
+    public XElement Block(double x, double top, double width)
+    {
         var name = RailsDrawing.Fit(Held.Who.Name, (int)((width - 6) / Letter));
         var block = Svg.Group(
             "net-thing",
@@ -86,7 +71,7 @@ internal sealed class RailThing
                     ? [Svg.Rect(x, top, width, High, Held.Who.Kind == HolderKind.Host ? "net-host" : "net-outer", 2)]
                     : Shapes.Block(x, top, width, High, Guest.Kind, sums.Guest(Guest.Id).Leading.Family.Css()),
                 Svg.Text(x + (width / 2), top + 17, Guest is null ? "net-outer-name" : "block-name", name),
-                .. Keyholes(x, top + High + 4, width),
+                .. Keyholes(x, top + High + 4),
             ]
         );
         var link = Svg.Link(Link, block);
@@ -98,11 +83,11 @@ internal sealed class RailThing
             link.SetAttributeValue("data-network", Held.Network.Name);
         }
 
-        front.Add(link);
+        return link;
     }
 
     /// <summary>The ports at this stack: its own and those of the app stacks that publish at its addresses.</summary>
-    private IEnumerable<XElement> Keyholes(double x, double y, double width)
+    private IEnumerable<XElement> Keyholes(double x, double y)
     {
         var open = sums.Wires.WaysIn.Where(w => w.Clear || w.Page).Select(w => (w.Who.Id, w.Port)).ToHashSet();
         var ports = sums
