@@ -28,7 +28,7 @@ public class WiresTests
         person.TabTo(".net-rails a[data-name=tinker]");
         person.Keys(Keys.Enter);
         person.Sees("#panel-title", "tinker");
-        person.TabTo("button[aria-label='Next free address on household']");
+        person.TabTo("button[aria-label='Next free address, household']");
         person.Keys(Keys.Enter);
         person.Sees("#status .said", "tinker: handed out → 10.40.7.2");
         // A box that is not ticked sends nothing, and that is an answer too.

@@ -18,10 +18,14 @@ public class StandingTests
 
     [Fact]
     public void A_home_that_stands_whole_asks_for_no_step() =>
-        Gens.AnyLab.Sample(
-            lab => RunbookBuilder.Build(Standing.Of(Standing.AllMarked(lab)), lab).Steps.Select(s => s.What).ShouldBeEmpty(),
-            iter: 150
-        );
+        Gens
+            .AnyLab
+            // Who stands and mounts from somebody on no host contradicts itself; that is a stop of its own.
+            .Where(lab => lab.Findings("wires.share-nowhere").Count == 0)
+            .Sample(
+                lab => RunbookBuilder.Build(Standing.Of(Standing.AllMarked(lab)), lab).Steps.Select(s => s.What).ShouldBeEmpty(),
+                iter: 150
+            );
 
     [Fact]
     public void Whatever_is_marked_no_act_wipes_installs_or_creates_what_stands() =>

@@ -29,7 +29,7 @@ public sealed class WiresTests(Site site) : IClassFixture<Site>
         await using var own = new Site();
         await own.InitializeAsync();
         var page = await own.Get("/Wires?guest=tinker");
-        var given = await own.Send(page, "button[aria-label='Next free address on household']");
+        var given = await own.Send(page, "button[aria-label='Next free address, household']");
         given.QuerySelector("#status .said")!.TextContent.ShouldContain("tinker: handed out → 10.40.7.2");
         var moved = await own.Send(given, "#wire-form", ("guest", "tinker"), ("from", "household"), ("to", "cameras"), ("address", ""));
         moved.QuerySelector("#status .said")!.TextContent.ShouldContain("tinker: household → cameras, 10.40.7.2 → 10.40.20.1");

@@ -105,8 +105,9 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
     public Task<IActionResult> OnPostLeaveAsync(string guest, string network) =>
         ChangeAsync(LegEdits.Leave(new GuestId(guest), network), Guest(guest));
 
+    // The name «page» is also one of the route, so it is asked of the form only.
     /// <summary>Says one port more that a guest answers on, or says it otherwise.</summary>
-    public Task<IActionResult> OnPostListenAsync(string guest, bool? page) =>
+    public Task<IActionResult> OnPostListenAsync(string guest, [FromForm(Name = "page")] bool? page) =>
         ChangeAsync(
             lab =>
             {
@@ -132,7 +133,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         );
 
     /// <summary>Says what a host answers on itself.</summary>
-    public Task<IActionResult> OnPostHostListenAsync(string host, bool? page) =>
+    public Task<IActionResult> OnPostHostListenAsync(string host, [FromForm(Name = "page")] bool? page) =>
         ChangeAsync(
             lab =>
             {
