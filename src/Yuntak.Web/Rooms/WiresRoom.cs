@@ -13,13 +13,13 @@ public sealed class WiresRoom : Room
             new("/Wires", new Picture("wires", Height: 1000)),
             new("/Wires?guest=pressbook"),
             new("/Wires?guest=gatehouse") { IsView = false },
-            new("/Wires?network=household"),
+            new("/Wires?network=household") { IsView = false },
             new("/Wires?host=kiln"),
             new("/Wires?box=old%20router") { IsView = false },
             new("/Wires?guest=nobody") { IsView = false },
             new("/Wires/Plan"),
             new("/Wires/Outside?guest=pressbook"),
-            new("/Wires/Boot"),
+            new("/Wires/Boot") { IsView = false },
         ];
 
     public override IEnumerable<Hit> Answers(Desk desk) =>

@@ -55,7 +55,15 @@ public sealed class WiresTests(Site site) : IClassFixture<Site>
         network.QuerySelector("#status .said")!.TextContent.ShouldContain("network things planned, 10.40.30.0/24");
         var wrong = await own.Send(network, "#network-form", ("name", "more"), ("prefix", "10.40.30.5/24"));
         wrong.Body!.TextContent.ShouldContain("«10.40.30.0/24» is the prefix it lies in");
-        var twice = await own.Send(network, "#network-form", ("name", "things"), ("prefix", "10.40.31.0/24"));
+        foreach (var odd in new[] { "::/0", "0.0.0.0/0", "10.1.1.1/32", "10.1.2.0/31", "fd00::1/128" })
+        {
+            var drawn = await own.Send(await own.Get("/Wires"), "#network-form", ("name", $"odd {odd}"), ("prefix", odd));
+            drawn.QuerySelector("#status .said")!.TextContent.ShouldContain(odd);
+            drawn.QuerySelector($"[data-ruler='odd {odd}']").ShouldNotBeNull();
+            (await own.Client.GetAsync($"/Wires?network=odd%20{Uri.EscapeDataString(odd)}")).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        var twice = await own.Send(await own.Get("/Wires"), "#network-form", ("name", "things"), ("prefix", "10.40.31.0/24"));
         twice.Body!.TextContent.ShouldContain("There is already a network «things».");
 
         var way = await own.Send(await own.Get("/Wires"), "#forward-form", ("from-port", "8090"), ("to", "lantern"));
@@ -77,6 +85,16 @@ public sealed class WiresTests(Site site) : IClassFixture<Site>
         var mount = await own.Send(await own.Get("/Wires?guest=lantern"), "#mount", ("share", "films"), ("at", "/srv/films"));
         mount.QuerySelector("#status .said")!.TextContent.ShouldContain("lantern sees films at /srv/films");
         mount.QuerySelector(".findings")!.TextContent.ShouldContain("kiln may not use films");
+        var opened = await own.Send(
+            mount,
+            "form[action$='handler=ChangeShare']:has(input[value=films])",
+            ("name", "reels"),
+            ("who", "kiln 10.40.7.22")
+        );
+        opened.QuerySelector("#status .said")!.TextContent.ShouldContain("share films changed");
+        opened
+            .QuerySelector(".findings")!
+            .TextContent.ShouldNotContain("may not use", Case.Sensitive, "who mounts it follows its new name");
     }
 
     [Fact]

@@ -21,7 +21,13 @@ internal static class RulerDrawing
     private static readonly Drawn<NetworkSums> Kept = new();
 
     /// <summary>How many addresses a ruler shows of a prefix.</summary>
-    public static UInt128 Shown(Prefix prefix) => prefix.Last - prefix.First + 1 is var all && all <= MostShown ? all : 256;
+    public static UInt128 Shown(Prefix prefix) =>
+        // All addresses of IPv6 are one more than can be counted, so the last is asked for and not how many.
+        prefix.Last - prefix.First
+            is var last
+        && last < MostShown
+            ? last + 1
+            : 256;
 
     /// <summary>The ruler of a network for wide windows and for phones.</summary>
     public static IHtmlContent Draw(NetworkSums network, Sums sums) =>

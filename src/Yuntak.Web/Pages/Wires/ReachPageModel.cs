@@ -83,6 +83,21 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
             "/Wires"
         );
 
+    /// <summary>Changes who may use a share and how; who uses it goes on.</summary>
+    public Task<IActionResult> OnPostChangeShareAsync(string was, string? who) =>
+        ChangeAsync(
+            lab =>
+                ReachEdits.ChangeShare(
+                    was,
+                    s =>
+                        Form.Into(ReachShapes.Share, s) with
+                        {
+                            Allow = [.. (who ?? "").Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)],
+                        }
+                )(lab),
+            "/Wires"
+        );
+
     /// <summary>No longer shares a folder.</summary>
     public Task<IActionResult> OnPostNoShareAsync(string name) => ChangeAsync(ReachEdits.RemoveShare(name), "/Wires");
 
