@@ -55,7 +55,7 @@ public static class WireEdits
                     {
                         Networks = [.. lab.Networks, .. found],
                     },
-                    $"{string.Join(", ", found.Select(n => $"network {n.Name}, {n.Prefix},"))} as it was read".Replace(", as", " as")
+                    $"{string.Join(" and ", found.Select(n => $"network {n.Name}, {n.Prefix}"))} as it was read"
                 );
         };
 

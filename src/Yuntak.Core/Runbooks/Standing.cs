@@ -274,7 +274,7 @@ public static class Standing
             Reserved =
             [
                 .. stands.Reserved,
-                .. Sums.Of(draft).Wires.Reservations.Where(r => macs.Contains(r.Mac) && !stands.Reserved.Contains(r)),
+                .. new HouseWires(draft, []).Reservations.Where(r => macs.Contains(r.Mac) && !stands.Reserved.Contains(r)),
             ],
         };
         return WireEdits.Without(with);

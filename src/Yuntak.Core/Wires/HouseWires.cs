@@ -94,7 +94,7 @@ public sealed class HouseWires
         var prefixes = Lab.Networks.Select(n => (Network: n, Prefix: Prefix.Read(n.Prefix))).ToList();
         foreach (var host in Lab.Hosts)
         {
-            Add(held, host);
+            Add(held, host, prefixes);
         }
 
         foreach (var guest in Lab.Guests)
@@ -131,7 +131,7 @@ public sealed class HouseWires
     }
 
     /// <summary>A host's own places: those planned and, on networks it has no plan for, those read.</summary>
-    private void Add(Dictionary<string, List<HeldAddress>> held, Host host)
+    private void Add(Dictionary<string, List<HeldAddress>> held, Host host, List<(Network Network, Prefix? Prefix)> prefixes)
     {
         var who = Holder.Of(host);
         foreach (var leg in host.Wires.Interfaces)
@@ -147,9 +147,9 @@ public sealed class HouseWires
         foreach (var address in read.Select(a => IpText.Read(a.Split('/')[0])).OfType<IPAddress>().Distinct())
         {
             foreach (
-                var network in Lab.Networks.Where(n =>
-                    Prefix.Read(n.Prefix)?.Contains(address) == true && host.Wires.Interfaces.All(l => l.Network != n.Name)
-                )
+                var network in prefixes
+                    .Where(n => n.Prefix?.Contains(address) == true && host.Wires.Interfaces.All(l => l.Network != n.Network.Name))
+                    .Select(n => n.Network)
             )
             {
                 var how =

@@ -254,7 +254,7 @@ public static class ComposeFile
             sizing.Bulk == ByteSize.Zero ? null
             : guest.RunsIn is not null ? $"/srv/data/{slug}"
             : guest.Placement is { BulkPool: { } pool } place
-                ? $"{lab?.Host(place.Host)?.PoolNamed(pool)?.MountedAt ?? $"/{Names.Slug(pool)}"}/{slug}"
+                ? $"{(lab?.Host(place.Host)?.PoolNamed(pool) is { } there ? Host.PlaceOf(there) : $"/{Names.Slug(pool)}")}/{slug}"
             : null;
         return guest.Folders.Any(f => f.ContainerPath == BulkInside || f.HostPath == folder) ? null : folder;
     }

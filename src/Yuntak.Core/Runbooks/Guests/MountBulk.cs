@@ -68,5 +68,6 @@ internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, st
     }
 
     /// <summary>Where the pool is mounted on the host: as was read or said, else below its name.</summary>
-    private string Place(Plan plan) => plan.Host(Host)?.PoolNamed(Pool)?.MountedAt ?? $"/{Names.Slug(Pool ?? "pool")}";
+    private string Place(Plan plan) =>
+        plan.Host(Host)?.PoolNamed(Pool) is { } pool ? Labs.Host.PlaceOf(pool) : $"/{Names.Slug(Pool ?? "pool")}";
 }

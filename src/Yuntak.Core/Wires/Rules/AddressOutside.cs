@@ -1,13 +1,7 @@
-using Yuntak.Core.Addresses;
-using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
-using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wires.Rules;
 
@@ -33,7 +27,7 @@ internal sealed class AddressOutside : IRule
         where held.Address is not null && !network.Prefix!.MayBeHost(held.Address)
         let guest = WireFixes.GuestOf(lab, held.Who)
         select Info.On(
-            guest is not null ? Subject.Of(guest) : WireFixes.SubjectOf(lab, held.Who),
+            WireFixes.SubjectOf(lab, held.Who),
             $"{held.Address} of {held.Who.Name} is no address for it on {network.Network.Name}",
             held.Address!.Equals(network.Prefix!.Network) ? $"It is the address of {network.Prefix} itself."
                 : held.Address.Equals(network.Prefix!.Broadcast) ? $"It is the one for all of {network.Prefix}."

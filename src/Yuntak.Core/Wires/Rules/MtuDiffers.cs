@@ -1,13 +1,8 @@
-using Yuntak.Core.Addresses;
-using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
-using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wires.Rules;
 
@@ -33,7 +28,7 @@ internal sealed class MtuDiffers : IRule
         let sizes = bridges.Select(b => b.Mtu).Append(network.Network.Mtu ?? bridges[0].Mtu).Distinct().Order().ToList()
         where sizes.Count > 1
         select Info.On(
-            Subject.Of(bridges.First(b => b.Mtu != sizes[0] || sizes.Count > 1).Host),
+            Subject.Of(bridges[0].Host),
             $"{network.Network.Name} has packets of different sizes",
             $"{string.Join(", ", bridges.Select(b => $"{b.Name} of {b.Host.Name}: {b.Mtu} bytes"))}{(network.Network.Mtu is { } meant ? $"; {meant} are planned" : "")}. Set all of them to one size, the switch too.",
             () =>

@@ -1,13 +1,8 @@
-using Yuntak.Core.Addresses;
-using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
-using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Wires.Rules;
 

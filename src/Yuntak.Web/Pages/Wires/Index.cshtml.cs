@@ -189,12 +189,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
                             but: [.. GuestShapes.Guest.Fields.Select(f => f.Name).Where(n => n is not ("number" or "autostart"))]
                         ) with
                         {
-                            Aliases =
-                            [
-                                .. (further ?? "")
-                                    .Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)
-                                    .Select(a => a.ToLowerInvariant()),
-                            ],
+                            Aliases = [.. Words(further).Select(a => a.ToLowerInvariant())],
                         }
                 )(lab),
             Guest(guest)

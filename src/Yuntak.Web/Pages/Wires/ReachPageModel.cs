@@ -27,8 +27,7 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
                     {
                         Addresses =
                         [
-                            .. (at ?? "")
-                                .Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)
+                            .. Words(at)
                                 .Select(a =>
                                     IpText.Read(a)?.ToString()
                                     ?? throw new Refused($"An address such as 10.40.7.1 belongs here, not «{Names.Short(Names.Clean(a))}».")
@@ -46,13 +45,7 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
     /// <summary>Joins another place.</summary>
     public Task<IActionResult> OnPostSiteAsync(string? prefixes) =>
         ChangeAsync(
-            lab =>
-                ReachEdits.Site(
-                    Form.Into(ReachShapes.Site, ReachShapes.Site.Blank) with
-                    {
-                        Prefixes = [.. (prefixes ?? "").Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)],
-                    }
-                )(lab),
+            lab => ReachEdits.Site(Form.Into(ReachShapes.Site, ReachShapes.Site.Blank) with { Prefixes = [.. Words(prefixes)] })(lab),
             "/Wires"
         );
 
@@ -76,7 +69,7 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
                     share with
                     {
                         From = Form.Into(ReachShapes.End, end, ["guest", "host", "box"]),
-                        Allow = [.. (who ?? "").Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)],
+                        Allow = [.. Words(who)],
                     }
                 )(lab);
             },
@@ -86,15 +79,7 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
     /// <summary>Changes who may use a share and how; who uses it goes on.</summary>
     public Task<IActionResult> OnPostChangeShareAsync(string was, string? who) =>
         ChangeAsync(
-            lab =>
-                ReachEdits.ChangeShare(
-                    was,
-                    s =>
-                        Form.Into(ReachShapes.Share, s) with
-                        {
-                            Allow = [.. (who ?? "").Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries)],
-                        }
-                )(lab),
+            lab => ReachEdits.ChangeShare(was, s => Form.Into(ReachShapes.Share, s) with { Allow = [.. Words(who)] })(lab),
             "/Wires"
         );
 
@@ -118,6 +103,9 @@ public abstract class ReachPageModel(DeskService desks, LabStore store) : LabPag
     /// <summary>A guest no longer uses a share.</summary>
     public Task<IActionResult> OnPostUnmountAsync(string guest, string share) =>
         ChangeAsync(ReachEdits.Unmount(new GuestId(guest), share), Guest(guest));
+
+    /// <summary>What was typed into a field that takes several, with blanks, commas or semicolons between.</summary>
+    private protected static string[] Words(string? typed) => (typed ?? "").Split([' ', ',', ';'], StringSplitOptions.RemoveEmptyEntries);
 
     private protected FormFields Form => FormFields.Of(Request.Form);
 
