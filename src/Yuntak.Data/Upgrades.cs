@@ -12,6 +12,7 @@ internal static class Upgrades
         UpgradeTo4.Step,
         UpgradeTo5.Step,
         UpgradeTo6.Step,
+        UpgradeTo7.Step,
     ];
 
     /// <summary>How many steps there are.</summary>

@@ -31,7 +31,7 @@ public static class FitCheck
         var placed = (stays ? guest : guest.WithoutDevices()) with { Placement = placement, RunsIn = null };
         var sizing = Sizing.Of(lab, placed);
         var after = new HostAssessment(host, assessment.Lab.Settings, [.. others, sizing], assessment.Lab.AllFolders);
-        return new FitAnswer(placed, after, [.. Limits(after, sizing)]);
+        return new FitAnswer(placed, after, [.. Limits(assessment, after, sizing)]);
     }
 
     /// <summary>The answers for every host, in the lab's order.</summary>
@@ -42,39 +42,12 @@ public static class FitCheck
     public static FitAnswer? Best(Sums assessment, Guest guest) =>
         OnEveryHost(assessment, guest).Where(a => a.CanGo).OrderBy(a => a.Fit).ThenByDescending(a => a.After.Memory.Spare).FirstOrDefault();
 
-    private static IEnumerable<FitLimit> Limits(HostAssessment after, Sizing guest)
+    private static IEnumerable<FitLimit> Limits(Sums assessment, HostAssessment after, Sizing guest)
     {
         var host = after.Host;
-        if (!host.Kind.Runs.Contains(guest.Guest.Kind))
+        foreach (var limit in GuestLimits.Of(assessment, guest, host))
         {
-            yield return new FitLimit(
-                $"{host.Name} is {Names.A(host.Type.Words())} and runs no {guest.Guest.Kind.Words()}s",
-                $"{guest.Guest.Name} as {Names.A(host.Kind.Runs[0].Words())}"
-            );
-        }
-
-        if (guest.Guest.Kind == GuestKind.Machine && host.Processor.Virtualisation == false)
-        {
-            yield return new FitLimit(
-                $"virtualisation is off on {host.Name}, and this is a machine",
-                $"switch virtualisation on in {host.Name}'s firmware"
-            );
-        }
-
-        if (guest.Follows(ProfileBook.Router) && RouterLegs.HasSecond(host) == false)
-        {
-            yield return new FitLimit(
-                $"a router needs a second leg, {host.Name} has {Numbers.Count(host.NetworkPorts ?? 0, "network port")} and no other bridge",
-                $"a second network port in {host.Name}"
-            );
-        }
-
-        if (guest.Vcpu > host.Processor.Threads)
-        {
-            yield return new FitLimit(
-                $"{guest.Vcpu} virtual processors wanted, {host.Name} has {Numbers.Count(host.Processor.Threads, "thread")}",
-                $"{guest.Guest.Name} at {host.Processor.Threads} virtual processors"
-            );
+            yield return limit;
         }
 
         if (after.Memory.Fit == Fit.Over)

@@ -11,6 +11,9 @@ namespace Yuntak.Core.Bench;
 /// <summary>A pool's room and what is claimed of it.</summary>
 public sealed class PoolBudget
 {
+    /// <summary>The room of a thin pool that may be promised before it hurts, in times; common practice.</summary>
+    public static readonly Share PromisedShare = new(1.5);
+
     private readonly ValueList<SharedFolder> folders;
     private readonly Lazy<PoolRisk?> risk;
 
@@ -110,15 +113,38 @@ public sealed class PoolBudget
     {
         if (guest.Guest.Placement?.SystemPool == Pool.Name)
         {
-            yield return ("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value);
-            yield return ("scratch space", guest.Scratch.Value, guest.Scratch.Value);
+            foreach (var volume in SystemVolumes(guest))
+            {
+                yield return volume;
+            }
         }
 
         if (guest.Guest.Placement?.BulkPool == Pool.Name)
         {
-            yield return ("bulk data", OwnBulk(guest, s => s.Bulk), OwnBulk(guest, s => s.AdvisedBulk.Value));
+            yield return BulkVolume(guest);
         }
     }
+
+    private static IEnumerable<(string What, ByteSize Size, ByteSize Expected)> SystemVolumes(Sizing guest) =>
+        [
+            ("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value),
+            ("scratch space", guest.Scratch.Value, guest.Scratch.Value),
+        ];
+
+    private (string What, ByteSize Size, ByteSize Expected) BulkVolume(Sizing guest) =>
+        ("bulk data", OwnBulk(guest, s => s.Bulk), OwnBulk(guest, s => s.AdvisedBulk.Value));
+
+    /// <summary>What a guest would claim, and be promised, of this pool with its system disk in it, wherever it is now.</summary>
+    internal (ByteSize Claimed, ByteSize Promised) SystemClaim(Sizing guest) => Claim(SystemVolumes(guest));
+
+    /// <summary>What a guest would claim, and be promised, of this pool with its bulk data in it, wherever it is now.</summary>
+    internal (ByteSize Claimed, ByteSize Promised) BulkClaim(Sizing guest) => Claim([BulkVolume(guest)]);
+
+    private (ByteSize Claimed, ByteSize Promised) Claim(IEnumerable<(string What, ByteSize Size, ByteSize Expected)> volumes) =>
+        volumes.Aggregate(
+            (Claimed: ByteSize.Zero, Promised: ByteSize.Zero),
+            (sum, v) => (sum.Claimed + Taken(v.Size, v.Expected), sum.Promised + v.Size)
+        );
 
     /// <summary>The folders in it that several guests use.</summary>
     public IEnumerable<SharedFolder> Folders => folders.Where(f => f.Host == Host.Id && f.Pool == Pool.Name);

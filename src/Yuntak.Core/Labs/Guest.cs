@@ -37,6 +37,11 @@ namespace Yuntak.Core.Labs;
 /// <param name="Aliases">Further names it is called by on the network.</param>
 /// <param name="Number">Its number, where a network's addresses follow numbers.</param>
 /// <param name="Autostart">Whether it starts with its host; null while nobody said otherwise: the runbook sees to it.</param>
+/// <param name="Pinned">Whether it stays on its host and in its pools when guests are arranged.</param>
+/// <param name="Survives">Whether it is to keep running with any one host away; asked of guests that must run.</param>
+/// <param name="Apart">Guests that are not to be on the same host. One of two says it, and it counts for both.</param>
+/// <param name="Together">Guests that are to be on the same host. One of two says it, and it counts for both.</param>
+/// <param name="MayBe">Other packagings it may have when guests are arranged; empty for none but its own.</param>
 /// <param name="Stands">In a file: whether it runs already.</param>
 public sealed record Guest(
     GuestId Id,
@@ -71,6 +76,11 @@ public sealed record Guest(
     ValueList<string> Aliases = default,
     int? Number = null,
     bool? Autostart = null,
+    bool Pinned = false,
+    bool Survives = false,
+    ValueList<GuestId> Apart = default,
+    ValueList<GuestId> Together = default,
+    ValueList<GuestKind> MayBe = default,
     bool Stands = false
 )
 {

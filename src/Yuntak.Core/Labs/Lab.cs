@@ -17,6 +17,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Sites">Other places, joined by a tunnel.</param>
 /// <param name="Forwards">Ways in from outside.</param>
 /// <param name="Shares">Folders exported over the network.</param>
+/// <param name="Offers">Hosts that could be bought.</param>
 /// <param name="Reserved">As built only: the addresses kept for hardware addresses where addresses are handed out.</param>
 public sealed record Lab(
     string Name,
@@ -31,7 +32,8 @@ public sealed record Lab(
     ValueList<RemoteSite> Sites = default,
     ValueList<Forward> Forwards = default,
     ValueList<NetworkShare> Shares = default,
-    ValueList<Reservation> Reserved = default
+    ValueList<Reservation> Reserved = default,
+    ValueList<HostOffer> Offers = default
 )
 {
     // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.

@@ -8,6 +8,8 @@ namespace Yuntak.Core.Labs;
 /// <param name="ReadCacheRule">Which school sizes the read cache.</param>
 /// <param name="ReadCacheCap">The cap, where the cap is the school.</param>
 /// <param name="Zone">The zone the names of the lab are in; the default is the one kept for homes (RFC 8375).</param>
+/// <param name="EnergyPrice">What a kilowatt-hour costs, in the currency; the default is only a figure to begin with.</param>
+/// <param name="Currency">What money is counted in.</param>
 /// <param name="BatchTimes">How many times as likely disks of one batch fail once the first of them has; the default is from memory.</param>
 public sealed record LabSettings(
     double SecondThreadGain,
@@ -15,7 +17,9 @@ public sealed record LabSettings(
     ReadCacheRule ReadCacheRule,
     ByteSize ReadCacheCap,
     double BatchTimes = 10,
-    string Zone = "home.arpa"
+    string Zone = "home.arpa",
+    double EnergyPrice = 0.30,
+    string Currency = "€"
 )
 {
     /// <summary>Whether a text is the name of a zone: host names with dots between them (RFC 1123, 2.1).</summary>

@@ -24,6 +24,7 @@ internal static class Known
             Networks = Union(draft.Networks, stands.Networks, n => n.Name),
             Boxes = Union(draft.Boxes, stands.Boxes, b => b.Name),
             Sites = draft.Sites,
+            Offers = draft.Offers,
             Shares = pinned.Shares.Change(_ => true, s => draft.Shares.FirstOrDefault(d => ShareWork.Same(s, d)) ?? s),
             Name = draft.Name,
             Settings = draft.Settings,

@@ -23,6 +23,14 @@ internal static class LabReader
         }
 
         var lab = Named(read);
+        for (var n = 0; n < lab.Guests.Count; n++)
+        {
+            foreach (var stranger in lab.Guests[n].Apart.Concat(lab.Guests[n].Together).Where(id => lab.Guest(id) is null))
+            {
+                problems.Note($"guests[{n}]", $"There is no guest called «{Names.Short(stranger.Value)}».");
+            }
+        }
+
         var missing = Missing(root);
         FileProblems.Note(problems, LabChecks.Problems(lab, (host, pool) => missing.GetValueOrDefault((host.Id, pool.Name), [])));
         return problems.Found.Count == 0 ? WithRoom(lab) : lab;
@@ -59,6 +67,8 @@ internal static class LabReader
                             }
                             : null,
                         RunsIn = g.RunsIn is { } outer ? byName.GetValueOrDefault(outer.Value, outer) : null,
+                        Apart = All(g.Apart),
+                        Together = All(g.Together),
                     }
                 ),
             ],
@@ -80,6 +90,7 @@ internal static class LabReader
                     }
             ),
         };
+        ValueList<GuestId> All(ValueList<GuestId> named) => named.Change(_ => true, id => byName.GetValueOrDefault(id.Value, id));
         GuestId? GuestOf(GuestId? named) => named is { } id ? byName.GetValueOrDefault(id.Value, id) : null;
     }
 

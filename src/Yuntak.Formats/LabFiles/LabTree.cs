@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 
@@ -24,7 +25,7 @@ internal static class LabTree
         lab with
         {
             Guests = lab.Guests.Change(
-                g => g.Placement is not null || g.RunsIn is not null,
+                g => g.Placement is not null || g.RunsIn is not null || g.Apart.Count > 0 || g.Together.Count > 0,
                 g =>
                     g with
                     {
@@ -36,6 +37,8 @@ internal static class LabTree
                                 }
                                 : null,
                         RunsIn = lab.Outer(g) is { } outer ? new GuestId(outer.Name) : null,
+                        Apart = AllCalled(lab, g.Apart),
+                        Together = AllCalled(lab, g.Together),
                     }
             ),
             Forwards = lab.Forwards.Change(_ => true, f => f with { To = Called(lab, f.To)!.Value, Through = Called(lab, f.Through) }),
@@ -53,6 +56,10 @@ internal static class LabTree
                     }
             ),
         };
+
+    /// <summary>Names of guests that are there: what stands may name one that is only planned.</summary>
+    private static ValueList<GuestId> AllCalled(Lab lab, ValueList<GuestId> ids) =>
+        [.. ids.Select(lab.Guest).OfType<Guest>().Select(g => new GuestId(g.Name))];
 
     private static GuestId? Called(Lab lab, GuestId? id) => id is { } known && lab.Guest(known) is { } guest ? new GuestId(guest.Name) : id;
 

@@ -9,7 +9,7 @@ namespace Yuntak.Core.Disks.Rules;
 /// <summary>Thin volumes are not promised much more than there is.</summary>
 internal sealed class ThinPromised : IRule
 {
-    private static readonly RuleLimit Limit = new(1.5, "times", "the room promised");
+    private static readonly RuleLimit Limit = new(PoolBudget.PromisedShare.Value, "times", "the room promised");
 
     /// <inheritdoc/>
     public RuleInfo Info { get; } =

@@ -22,6 +22,9 @@ public static class LabShapes
     /// <summary>The most things outside the lab.</summary>
     public const int MostBoxes = 5_000;
 
+    /// <summary>The most hosts that could be bought.</summary>
+    public const int MostOffers = 20;
+
     /// <summary>The most ways in.</summary>
     public const int MostForwards = 500;
 
@@ -82,6 +85,28 @@ public static class LabShapes
                 LabSettings.Default.Zone,
                 s => s.Zone,
                 (s, v) => s with { Zone = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "energy-price",
+                nameof(LabSettings.EnergyPrice),
+                "price of a kilowatt-hour",
+                Codecs.Number(0, 1_000_000),
+                LabSettings.Default.EnergyPrice,
+                s => s.EnergyPrice,
+                (s, v) => s with { EnergyPrice = v }
+            )
+            .IsOptional(),
+        Of<LabSettings>
+            .Always(
+                "currency",
+                nameof(LabSettings.Currency),
+                "currency",
+                Codecs.OneWord(12),
+                LabSettings.Default.Currency,
+                s => s.Currency,
+                (s, v) => s with { Currency = v }
             )
             .IsOptional(),
         Of<LabSettings>
@@ -229,6 +254,20 @@ public static class LabShapes
         {
             Most = MostFolders,
         },
+        new Parts<Lab, HostOffer>(
+            "offers",
+            nameof(Labs.Lab.Offers),
+            "offer",
+            () => OfferShapes.Offer,
+            o => o.Name,
+            l => l.Offers,
+            (l, v) => l with { Offers = v }
+        )
+        {
+            Most = MostOffers,
+        }
+            .IsKnown()
+            .Explained("hosts that could be bought"),
         new Parts<Lab, Reservation>(
             "reserved",
             nameof(Labs.Lab.Reserved),

@@ -25,12 +25,9 @@ internal sealed class NoBridge : IRule
     public IEnumerable<Finding> Check(Sums lab) =>
         from guest in lab.Lab.Guests
         let host = lab.Lab.HostOf(guest)
-        where host is not null && lab.Wires.BridgesOf(host.Id).Any()
-        // Who has a network port of its own, handed over whole, hangs on that and on no bridge.
-        where guest.HandedWhole.All(f => host.Hardware.Function(f)?.ClassCode.StartsWith("02", StringComparison.Ordinal) != true)
-        from leg in guest.Interfaces
+        where host is not null
+        from leg in LegSums.NotCarried(lab.Wires, host, guest)
         let bridge = lab.Wires.BridgeOf(host, leg)
-        where bridge is null || (bridge.Planned && bridge.Networks.Count > 0 && bridge.Networks.All(n => n.Name != leg.Network))
         select Info.On(
             Subject.Of(guest),
             bridge is null && leg.Bridge is not null

@@ -44,13 +44,9 @@ internal sealed class RouterLegsCrossed : IRule
         }
 
         var host = lab.Lab.HostOf(guest);
-        var bridges = legs.Select(l => (Leg: l, Bridge: lab.Wires.BridgeOf(host, l), lab.Lab.Network(l.Network)!.Tag))
-            .Where(l => l.Bridge is not null)
-            .ToList();
-        var crossed = bridges.GroupBy(b => (b.Bridge!.Name, b.Tag)).FirstOrDefault(g => g.Count() > 1);
-        return crossed is null
-            ? null
-            : $"{string.Join(" and ", crossed.Select(c => c.Leg.Network))} are both on {crossed.Key.Name} of {host!.Name}, with nothing to tell them apart.";
+        return LegSums.Crossed(lab.Wires, host, guest) is { } crossed
+            ? $"{string.Join(" and ", crossed.Networks)} are both on {crossed.Bridge} of {host!.Name}, with nothing to tell them apart."
+            : null;
     }
 
     private static IEnumerable<Fix> Fixes(Sums lab, Guest guest)

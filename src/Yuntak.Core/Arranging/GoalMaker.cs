@@ -1,0 +1,373 @@
+using Google.OrTools.Sat;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Arranging;
+
+/// <summary>The goals in their order, as sums over a model.</summary>
+internal sealed class GoalMaker
+{
+    /// <summary>The most per cent that are looked at.</summary>
+    private const long Fullest = 100_000;
+
+    /// <summary>From so many seats on little is proven in the time.</summary>
+    private const int ManySeats = 1_500;
+
+    private readonly ArrangeModel model;
+    private readonly ArrangeProblem problem;
+    private readonly BoolVar?[] powered;
+
+    /// <param name="model">The model.</param>
+    public GoalMaker(ArrangeModel model)
+    {
+        (this.model, problem) = (model, model.Problem);
+        powered = new BoolVar?[problem.Rooms.Count];
+    }
+
+    /// <summary>All goals, what comes first first.</summary>
+    public IReadOnlyList<Goal> All()
+    {
+        List<Goal> goals =
+        [
+            Placed(Importance.Must, "placed-must", "guests that must run and have a place", "What must run comes before all else."),
+            Placed(Importance.Should, "placed-should", "guests that should run and have a place", "Then what should run on an ordinary day."),
+            Placed(Importance.MayWait, "placed-may-wait", "guests that may wait and have a place", "Then what may wait."),
+        ];
+        if (problem.Ask.SurviveOne || problem.Movers.Any(m => m.Survives))
+        {
+            goals.Add(
+                new Goal(
+                    "no-refuge",
+                    "guests that must run and have nowhere to go when their host is away",
+                    "With any one host away, what is to keep running has somewhere to go, while everybody else stays where they are.",
+                    Most: false,
+                    0,
+                    LinearExpr.Sum(model.Lost),
+                    null
+                )
+                {
+                    Range = model.Lost.Count(),
+                }
+            );
+        }
+
+        if (problem.Offers.Count > 0)
+        {
+            goals.Add(Price());
+        }
+
+        goals.Add(Moves());
+        goals.Add(Copied());
+        goals.AddRange(problem.Ask.Prefer == Prefer.Even ? [Even()] : [Few(), Watts()]);
+        goals.Add(Comfort());
+        goals.Add(Lying());
+        return goals;
+    }
+
+    private IEnumerable<SeatVar> Vars => model.Seated.SelectMany(s => s);
+
+    private Goal Placed(Importance importance, string name, string words, string sentence)
+    {
+        var of = problem.Movers.Where(m => m.Guest.Importance == importance).ToList();
+        return new Goal(
+            name,
+            words,
+            sentence,
+            Most: true,
+            of.Count,
+            LinearExpr.Sum(of.SelectMany(m => model.Seated[m.Number]).Select(s => s.Taken)) + of.Count(m => m.Fixed),
+            chosen => GoalSums.Placed(problem, chosen, importance)
+        )
+        {
+            Range = of.Count,
+            WithLast = importance != Importance.Must,
+        };
+    }
+
+    private Goal Moves()
+    {
+        var settled = problem.Movers.Where(m => m is { Home: not null, Fixed: false }).ToList();
+        var stay = settled
+            .SelectMany(m => model.Seated[m.Number].Where(s => s.Seat == m.Home).Select(s => s.Taken))
+            .Concat(settled.Select(m => model.Left[m.Number]).OfType<BoolVar>())
+            .ToList();
+        return new Goal(
+            "moves",
+            "guests that move",
+            "As few guests as can be leave the host they are on, or are packaged otherwise: every move is an evening.",
+            Most: false,
+            0,
+            settled.Count - LinearExpr.Sum(stay),
+            chosen => GoalSums.Moves(problem, chosen)
+        )
+        {
+            Range = settled.Count,
+            // In a lab too large to be proven, who stays and who has a place are looked at together, where nothing comes between: that finds better both.
+            WithLast = Vars.Take(ManySeats).Count() == ManySeats && !model.Lost.Any() && problem.Offers.Count == 0,
+        };
+    }
+
+    private Goal Copied()
+    {
+        List<(BoolVar Taken, long Weight)> copies =
+        [
+            .. Vars.Where(s => s.Seat.Stays).SelectMany(s => Away(s.Seat.System, s.System).Concat(Away(s.Seat.Bulk, s.Bulk))),
+        ];
+        return new Goal(
+            "copied-volumes",
+            "volumes that are copied to another pool of their host",
+            "As few volumes as can be are copied.",
+            Most: false,
+            0,
+            Sum(copies),
+            GoalSums.Copied
+        )
+        {
+            Range = 2 * problem.Movers.Count,
+            WithLast = true,
+        };
+    }
+
+    private static IEnumerable<(BoolVar Taken, long Weight)> Away(IReadOnlyList<SeatPool> pools, IReadOnlyList<BoolVar> vars) =>
+        pools.Any(p => p.Now) ? vars.Where((_, n) => !pools[n].Now).Select(v => (v, 1L)) : [];
+
+    private Goal Price()
+    {
+        List<(BoolVar, long)> prices = [.. problem.Rooms.Where(r => r.Offer is not null).Select(r => (Powered(r)!, GoalSums.PriceOf(r)))];
+        return new Goal(
+            "price",
+            $"{problem.Sums.Lab.Settings.Currency} for what is bought",
+            "Then as little money as can be.",
+            Most: false,
+            0,
+            Sum(prices),
+            chosen => GoalSums.Price(problem, chosen)
+        )
+        {
+            Range = problem.Rooms.Sum(GoalSums.PriceOf),
+            Scale = 100,
+        };
+    }
+
+    private Goal Few()
+    {
+        var (sure, open) = On();
+        return new Goal(
+            "powered-hosts",
+            "hosts with something to do",
+            "As few hosts as can be have something to do; the others can be switched off.",
+            Most: false,
+            sure.Count,
+            Sum([.. open.Select(o => (o.On, 1L))]) + sure.Count,
+            chosen => GoalSums.Powered(problem, chosen)
+        )
+        {
+            Range = problem.Rooms.Count,
+        };
+    }
+
+    private Goal Watts()
+    {
+        var (sure, open) = On();
+        var constant = sure.Sum(GoalSums.WattsOf);
+        return new Goal(
+            "watts",
+            "watts at rest of the hosts with something to do, as far as they are known",
+            "Of as many hosts, those that take the least.",
+            Most: false,
+            constant,
+            Sum([.. open.Select(o => (o.On, GoalSums.WattsOf(o.Room)))]) + constant,
+            chosen => GoalSums.Watts(problem, chosen)
+        )
+        {
+            Range = problem.Rooms.Sum(GoalSums.WattsOf),
+            WithLast = true,
+            Scale = 10,
+        };
+    }
+
+    private (List<HostRoom> Sure, List<(HostRoom Room, BoolVar On)> Open) On() =>
+        (
+            [.. problem.Rooms.Where(r => Powered(r) is null)],
+            [.. problem.Rooms.Select(r => (Room: r, On: Powered(r))).Where(r => r.On is not null).Select(r => (r.Room, r.On!))]
+        );
+
+    /// <summary>Whether a host has something to do; null where it surely has.</summary>
+    private BoolVar? Powered(HostRoom room)
+    {
+        if (GoalSums.Serves(problem, room) || problem.Movers.Any(m => m.Fixed && m.Home!.Room == room))
+        {
+            return null;
+        }
+
+        if (powered[room.Number] is null)
+        {
+            var on = powered[room.Number] = model.Model.NewBoolVar("");
+            foreach (
+                var there in Vars.Where(s => s.Seat.Room == room)
+                    .Select(s => s.Taken)
+                    .Concat(problem.Movers.Where(m => m.Home?.Room == room).Select(m => model.Left[m.Number]).OfType<BoolVar>())
+            )
+            {
+                model.Model.AddImplication(there, on);
+            }
+        }
+
+        return powered[room.Number];
+    }
+
+    private Goal Even()
+    {
+        var fullest = model.Model.NewIntVar(0, Fullest, "");
+        foreach (var room in problem.Rooms)
+        {
+            var vars = Vars.Where(s => s.Seat.Room == room).ToList();
+            foreach (
+                var line in GoalSums
+                    .Measured(room)
+                    .Where(l => l.Line == RoomLine.Memory)
+                    .Concat(Hours.Peaks(room.Limits.Where(l => l.Line == RoomLine.Cores), There(room, vars)))
+            )
+            {
+                var loads = vars.SelectMany(s => s.LoadsOn(line))
+                    .Concat(Left(room, line))
+                    .Select(l => (l.Taken, 100 * GoalSums.Small(line, l.Load)))
+                    .ToList();
+                var own = GoalSums.Own(room, line) + Fixed(room).Sum(c => GoalSums.Small(line, c.LoadOn(line)));
+                // A host that is only offered is as empty as nobody's until something is put on it.
+                if (room.Offer is null)
+                {
+                    model.Model.Add(Sum(loads) + (100 * own) <= fullest * GoalSums.All(room, line));
+                }
+                else
+                {
+                    model.Model.Add(Sum(loads) + (100 * own) <= fullest * GoalSums.All(room, line)).OnlyEnforceIf(Powered(room)!);
+                }
+            }
+        }
+
+        return new Goal(
+            "fullest-host",
+            "per cent of its memory or, in its busiest hour, of its cores that the fullest host gives away",
+            "The fullest host is as little full as can be.",
+            Most: false,
+            0,
+            fullest * 1,
+            chosen => GoalSums.Fullest(problem, chosen)
+        )
+        {
+            Range = Fullest,
+        };
+    }
+
+    private Goal Comfort()
+    {
+        List<(BoolVar, long)> crossed = [];
+        long always = 0;
+        foreach (var room in problem.Rooms)
+        {
+            var vars = Vars.Where(s => s.Seat.Room == room).ToList();
+            var stuck = Fixed(room).ToList();
+            foreach (var group in room.Limits.GroupBy(l => (l.Line, l.ComfortGroup)))
+            {
+                var lines = group.Key.Line == RoomLine.Cores ? Hours.Peaks(group, There(room, vars)).ToList() : [.. group];
+                if (group.Any(l => stuck.Sum(c => c.LoadOn(l)) is > 0 and var load && load > l.Comfort))
+                {
+                    always++;
+                    continue;
+                }
+
+                BoolVar? over = null;
+                foreach (var line in lines)
+                {
+                    var free = line.Comfort - stuck.Sum(c => c.LoadOn(line));
+                    var loads = vars.SelectMany(s => s.LoadsOn(line)).Concat(Left(room, line)).Where(l => l.Load > 0).ToList();
+                    var most = loads.Sum(l => (double)l.Load);
+                    if (most <= free)
+                    {
+                        continue;
+                    }
+
+                    over ??= model.Model.NewBoolVar("");
+                    long unit = 1;
+                    while (most / unit > long.MaxValue / 16.0)
+                    {
+                        unit *= 2;
+                    }
+
+                    var sum = Sum([.. loads.Select(l => (l.Taken, (l.Load + unit - 1) / unit))]);
+                    // A line that is crossed by the host itself is crossed as soon as anybody comes. Past comfort the hard line holds: said so, the solver sees
+                    // sooner how few lines can be crossed.
+                    var ease = Math.Max(0, free / unit);
+                    var hard = line.Hard is { } h && !Left(room, line).Any() ? Math.Min(most, Math.Max(0, h - line.Comfort + free)) : most;
+                    model.Model.Add(sum <= ease + (over * Math.Max(0, (long)Math.Ceiling(hard / unit) + 1 - ease)));
+                }
+
+                if (over is not null)
+                {
+                    crossed.Add((over, 1));
+                }
+            }
+        }
+
+        return new Goal(
+            "past-comfort",
+            "comfortable lines that are crossed: 90 % of memory, 130 % promised, 80 % of cores, four processors a thread, 80 % of a pool",
+            "Then as much is left free as is comfortable.",
+            Most: false,
+            always,
+            Sum(crossed) + always,
+            chosen => GoalSums.Uneasy(problem, chosen)
+        )
+        {
+            Range = problem.Rooms.Sum(r => r.Limits.Count),
+        };
+    }
+
+    private Goal Lying()
+    {
+        var constant = problem.Movers.Where(m => m.Fixed).Sum(m => (long)Choice.Now(m.Home!).Misplaced);
+        return new Goal(
+            "misplaced-volumes",
+            "points for volumes that lie badly: guest disks off flash, bulk data on it, either beside the host's own system",
+            "Last, volumes lie where they belong.",
+            Most: false,
+            constant,
+            Sum(
+                [
+                    .. Vars.SelectMany(s => Badly(s.Seat.System, s.System).Concat(Badly(s.Seat.Bulk, s.Bulk))),
+                    .. problem
+                        .Movers.Where(m => model.Left[m.Number] is not null)
+                        .Select(m => (model.Left[m.Number]!, (long)Choice.Now(m.Home!).Misplaced)),
+                ]
+            ) + constant,
+            GoalSums.Misplaced
+        )
+        {
+            Range = problem.Movers.Sum(m => m.Others.SelectMany(s => s.System.Concat(s.Bulk)).Select(p => 2L * p.Misplaced).DefaultIfEmpty(0).Max()),
+            WithLast = true,
+        };
+    }
+
+    private static IEnumerable<(BoolVar Taken, long Weight)> Badly(IReadOnlyList<SeatPool> pools, IReadOnlyList<BoolVar> vars) =>
+        vars.Select((v, n) => (v, (long)pools[n].Misplaced));
+
+    private IEnumerable<Choice> Fixed(HostRoom room) =>
+        problem.Movers.Where(m => m.Fixed && m.Home!.Room == room).Select(m => Choice.Now(m.Home!));
+
+    private IEnumerable<(BoolVar Taken, long Load)> Left(HostRoom room, Limit line) =>
+        problem
+            .Movers.Where(m => m.Home?.Room == room && model.Left[m.Number] is not null)
+            .Select(m => (model.Left[m.Number]!, Choice.Now(m.Home!).LoadOn(line)));
+
+    /// <summary>All that could be on a host or is there for good.</summary>
+    private IReadOnlyList<Seat> There(HostRoom room, List<SeatVar> vars) =>
+        [
+            .. vars.Select(v => v.Seat),
+            .. problem.Movers.Where(m => m.Home?.Room == room && (m.Fixed || model.Left[m.Number] is not null)).Select(m => m.Home!),
+        ];
+
+    private static LinearExpr Sum(List<(BoolVar Taken, long Weight)> parts) =>
+        LinearExpr.WeightedSum(parts.Where(p => p.Weight != 0).Select(p => p.Taken), parts.Where(p => p.Weight != 0).Select(p => p.Weight));
+}
