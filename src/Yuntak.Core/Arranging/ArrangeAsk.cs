@@ -20,6 +20,12 @@ public sealed record ArrangeAsk
     /// <summary>A host that is to be emptied, to service or to sell it; null for none.</summary>
     public HostId? Empty { get; init; }
 
+    /// <summary>Whether the emptied host is away rather than emptied: only its guests move, and pinned ones go where they can.</summary>
+    internal bool Away { get; init; }
+
+    /// <summary>Whether of a host that is away only the guests count that are to keep running.</summary>
+    internal bool OnlySurvivors { get; init; }
+
     /// <summary>Whether every guest that must run is to keep running with any one host away; else only those marked so.</summary>
     public bool SurviveOne { get; init; }
 

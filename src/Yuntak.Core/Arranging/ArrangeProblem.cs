@@ -41,6 +41,11 @@ internal sealed class ArrangeProblem
                 continue;
             }
 
+            if (ask.OnlySurvivors && home == ask.Empty && now.Guest is not { Survives: true, Importance: Importance.Must })
+            {
+                continue;
+            }
+
             var seats = maker.Of(movers.Count, now);
             var here = seats.FirstOrDefault(s => s.Stays);
             var runs = here is not null && running.Contains(now.Guest.Id);
@@ -60,7 +65,7 @@ internal sealed class ArrangeProblem
                     seats,
                     runs,
                     stuck,
-                    now.Guest.Importance == Importance.Must && (ask.SurviveOne || now.Guest.Survives)
+                    !ask.Away && now.Guest.Importance == Importance.Must && (ask.SurviveOne || now.Guest.Survives)
                 )
             );
         }
@@ -97,10 +102,13 @@ internal sealed class ArrangeProblem
 
     /// <summary>Whether something keeps a guest off a seat that others have no part in; null where nothing does. What runs somewhere runs there.</summary>
     public FitLimit? Barred(Seat seat, Seat? home, bool runs) =>
-        home is { Guest.Pinned: true } && seat != home
+        home is { Guest.Pinned: true } && seat != home && !Ask.Away
             ? new FitLimit($"{home.Guest.Name} is pinned to {home.Room.Host.Name}", $"let {home.Guest.Name} move")
         : seat.Room.Host.Id == Ask.Empty
-            ? new FitLimit($"{seat.Room.Host.Name} is to be emptied", $"leave {seat.Guest.Name} on {seat.Room.Host.Name}")
+            ? new FitLimit(
+                $"{seat.Room.Host.Name} is {(Ask.Away ? "away" : "to be emptied")}",
+                Ask.Away ? $"{seat.Room.Host.Name} back" : $"leave {seat.Guest.Name} on {seat.Room.Host.Name}"
+            )
         : runs && seat == home ? null
         : seat.Limits.Count > 0 ? seat.Limits[0]
         : null;

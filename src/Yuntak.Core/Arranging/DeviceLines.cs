@@ -22,7 +22,7 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
             takes.AddRange(
                 mover
                     .Home!.Needs.Where(n => n.Asked.Claim.Chosen)
-                    .Select(n => new Take(mover.Number, n, n.Ways[0], model.Left[mover.Number], Stays: true))
+                    .Select(n => new Take(mover.Number, n, n.Ways[0], model.Left[mover.Number], Stays: true, Held: true))
             );
         }
 
@@ -37,7 +37,7 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
         {
             foreach (var need in seat.Seat.Needs)
             {
-                var ways = need.Ways.Select(w => new Take(seat.Seat.Mover, need, w, model.Model.NewBoolVar(""), seat.Seat.Stays)).ToList();
+                var ways = need.Ways.Select(w => new Take(seat.Seat.Mover, need, w, model.Model.NewBoolVar(""), seat.Seat.Stays, Held: false)).ToList();
                 takes.AddRange(ways);
                 model.Model.AddBoolOr(
                     ways.Select(w => w.Taken!)
@@ -72,7 +72,7 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
     private static bool Clash(DeviceMap map, Take mine, Take other) =>
         (mine.Mover != other.Mover || !ReferenceEquals(mine.Need, other.Need))
         // What both hold today and both keep is a fact, and a stop at its own station.
-        && !(mine.Stays && other.Stays && (mine.Taken is null || other.Taken is null))
+        && !(mine.Stays && other.Stays && (mine.Held || other.Held))
         && ClaimClash.IsThere(
             map,
             new(mine.Way.Guest, mine.Way.Way!.Value, mine.Way.Device!),
@@ -85,5 +85,6 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
     /// <param name="Way">The way.</param>
     /// <param name="Taken">Whether it is taken; null for surely.</param>
     /// <param name="Stays">Whether the guest has it now.</param>
-    private sealed record Take(int Mover, SeatNeed Need, ClaimVerdict Way, ILiteral? Taken, bool Stays);
+    /// <param name="Held">Whether it has it without having a place, or without being arranged at all.</param>
+    private sealed record Take(int Mover, SeatNeed Need, ClaimVerdict Way, ILiteral? Taken, bool Stays, bool Held);
 }

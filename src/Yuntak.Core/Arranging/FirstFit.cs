@@ -56,6 +56,21 @@ internal sealed class FirstFit
         return fit.chosen;
     }
 
+    /// <summary>How things stand: who is on a host has a place there as long as there is room, and what it needs, beside those that matter more.</summary>
+    public static Choice[] Today(ArrangeProblem problem)
+    {
+        var fit = new FirstFit(problem, best: true);
+        foreach (var mover in problem.Movers.Where(m => m is { Fixed: false, Home: not null }).OrderBy(m => m.Guest.Importance))
+        {
+            if (!((mover.Runs || mover.Home!.Limits.Count == 0) && fit.Try(mover, mover.Home!)))
+            {
+                fit.chosen[mover.Number] = Choice.Now(mover.Home!, left: true);
+            }
+        }
+
+        return fit.chosen;
+    }
+
     private Choice[] Fill(bool stay)
     {
         List<Mover> waiting =

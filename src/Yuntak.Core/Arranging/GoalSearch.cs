@@ -25,7 +25,7 @@ internal sealed class GoalSearch
         (this.problem, this.search) = (problem, search);
         model = new ArrangeModel(problem);
         chosen = FirstFit.Of(problem);
-        today = Today();
+        today = FirstFit.Today(problem);
         lost = model.Lost.Count();
     }
 
@@ -118,24 +118,5 @@ internal sealed class GoalSearch
 
         var rest = goals.Skip(1).Select((g, n) => weights[n + 1] * (double)(g.Best + g.Range)).Sum();
         return Math.Clamp((long)Math.Ceiling(((together - rest) / weights[0]) - 1e-6), Math.Min(value, goal.Best), value);
-    }
-
-    /// <summary>How things stand: who is on a host has a place as long as there is room for it beside those that matter more.</summary>
-    private Choice[] Today()
-    {
-        var today = new Choice[problem.Movers.Count];
-        var loads = new RoomLoads(problem.Rooms);
-        foreach (var mover in problem.Movers.Where(m => m.Home is not null).OrderBy(m => m.Guest.Importance).ThenBy(m => m.Number))
-        {
-            var now = Choice.Now(mover.Home!);
-            var fits = loads.HasRoom(now) && (mover.Runs || mover.Home!.Limits.Count == 0);
-            today[mover.Number] = now with { Left = !fits };
-            if (fits)
-            {
-                loads.Add(now);
-            }
-        }
-
-        return today;
     }
 }

@@ -66,7 +66,7 @@ internal sealed class WhyNot(ArrangeProblem problem, IReadOnlyList<Choice> chose
 
     private IEnumerable<FitLimit> All(Seat seat, Mover mover)
     {
-        if (mover.Home is { Guest.Pinned: true } home && seat != home || seat.Room.Host.Id == problem.Ask.Empty)
+        if ((mover.Home is { Guest.Pinned: true } home && seat != home && !problem.Ask.Away) || seat.Room.Host.Id == problem.Ask.Empty)
         {
             yield return problem.Barred(seat, mover.Home, mover.Runs)!;
         }

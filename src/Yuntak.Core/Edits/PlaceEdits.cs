@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 
 namespace Yuntak.Core.Edits;
@@ -49,6 +50,55 @@ public static class PlaceEdits
                     $"{name} is to be bought"
                 );
         };
+
+    /// <summary>Says of a guest where it may be.</summary>
+    /// <param name="id">The guest.</param>
+    /// <param name="pinned">Whether it stays where it is.</param>
+    /// <param name="survives">Whether it keeps running with any one host away.</param>
+    /// <param name="apart">Guests it keeps apart from, by name.</param>
+    /// <param name="together">Guests it keeps together with, by name.</param>
+    /// <param name="mayBe">Other packagings it may have.</param>
+    public static Edit Say(
+        GuestId id,
+        bool pinned,
+        bool survives,
+        IEnumerable<string> apart,
+        IEnumerable<string> together,
+        IEnumerable<GuestKind> mayBe
+    ) =>
+        lab =>
+        {
+            var guest = GuestEdits.Existing(lab, id);
+            ValueList<GuestId> Called(IEnumerable<string> names) =>
+                [
+                    .. names
+                        .Select(n =>
+                            lab.Guests.FirstOrDefault(g => Same(g.Name, n)) is not { } other
+                                ? throw new Refused($"There is no guest called «{Names.Short(n)}».")
+                            : other.Id == id ? throw new Refused($"{guest.Name} cannot keep apart from itself, nor be without itself.")
+                            : other.Id
+                        )
+                        .Distinct(),
+                ];
+            var (away, near) = (Called(apart), Called(together));
+            return away.FirstOrDefault(near.Contains) is { Value: not null } both
+                ? throw new Refused($"{guest.Name} cannot keep both apart from {lab.Guest(both)!.Name} and together with it.")
+                : GuestEdits.Change(
+                    id,
+                    g =>
+                        g with
+                        {
+                            Pinned = pinned,
+                            Survives = survives,
+                            Apart = away,
+                            Together = near,
+                            MayBe = [.. mayBe.Where(k => k != g.Kind).Distinct()],
+                        }
+                )(lab);
+        };
+
+    /// <summary>Says whether a guest is to keep running with any one host away.</summary>
+    public static Edit Survives(GuestId id, bool survives) => GuestEdits.Change(id, g => g with { Survives = survives });
 
     /// <summary>A lab whose guests keep apart from, and together with, guests that are there.</summary>
     internal static Lab Without(Lab lab, HashSet<GuestId> guests)

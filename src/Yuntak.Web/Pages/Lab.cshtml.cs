@@ -44,12 +44,14 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
         [FromForm(Name = "host-base")] string? hostBase,
         [FromForm(Name = "cache-rule")] string? rule,
         [FromForm(Name = "cache-cap")] string? cap,
-        [FromForm(Name = "batch-times")] string? batch
+        [FromForm(Name = "batch-times")] string? batch,
+        [FromForm(Name = "energy-price")] string? energy,
+        string? currency
     )
     {
-        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "", batch ?? "");
+        Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "", batch ?? "", energy ?? "", currency ?? "");
         return await ChangeFromFormAsync(
-            lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse())(lab).Lab).Lab, "name and assumptions changed"),
+            lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse(lab.Settings))(lab).Lab).Lab, "name and assumptions changed"),
             "/Lab"
         );
     }
@@ -79,7 +81,7 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
     }
 
     /// <summary>What was typed about the lab.</summary>
-    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap, string BatchTimes)
+    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap, string BatchTimes, string EnergyPrice, string Currency)
     {
         public static SettingsForm Of(Lab lab) =>
             new(
@@ -88,28 +90,42 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
                 lab.Settings.HostBase.ToExactString(),
                 LabWords.CacheRules.Word(lab.Settings.ReadCacheRule),
                 lab.Settings.ReadCacheCap.ToExactString(),
-                Numbers.Short(lab.Settings.BatchTimes)
+                Numbers.Short(lab.Settings.BatchTimes),
+                lab.Settings.EnergyPrice.ToString("0.####", System.Globalization.CultureInfo.InvariantCulture),
+                lab.Settings.Currency
             );
 
         /// <exception cref="Refused">Something typed is not a number or size.</exception>
-        public LabSettings Parse()
+        public LabSettings Parse(LabSettings before)
         {
             if (!Numbers.TryParse(Gain, out var gain) || gain > 100)
             {
                 throw new Refused($"What a second thread adds is a percentage from 0 to 100, not «{Gain}».");
             }
 
-            return new LabSettings(
-                gain / 100,
-                Typed.Size(HostBase, "Memory a host keeps"),
-                LabWords.CacheRules.Read(CacheRule, "Read cache"),
-                Typed.Size(CacheCap, "The cap"),
-                Numbers.TryParse(BatchTimes, out var times) && times is >= 1 and <= 1000
-                    ? times
-                    : throw new Refused(
-                        $"How many times as likely disks of one batch fail is a number from 1 to 1,000, not «{BatchTimes}»."
-                    )
-            );
+            if (Names.Clean(Currency) is not { Length: > 0 and <= 12 } money || money.Any(char.IsWhiteSpace))
+            {
+                throw new Refused($"The currency is one word of at most 12 characters, not «{Names.Short(Currency)}».");
+            }
+
+            return before with
+            {
+                SecondThreadGain = gain / 100,
+                HostBase = Typed.Size(HostBase, "Memory a host keeps"),
+                ReadCacheRule = LabWords.CacheRules.Read(CacheRule, "Read cache"),
+                ReadCacheCap = Typed.Size(CacheCap, "The cap"),
+                BatchTimes =
+                    Numbers.TryParse(BatchTimes, out var times) && times is >= 1 and <= 1000
+                        ? times
+                        : throw new Refused(
+                            $"How many times as likely disks of one batch fail is a number from 1 to 1,000, not «{BatchTimes}»."
+                        ),
+                EnergyPrice =
+                    Numbers.TryParse(EnergyPrice, out var price) && price is >= 0 and <= 1_000_000
+                        ? price
+                        : throw new Refused($"The price of a kilowatt-hour is a number, not «{Names.Short(EnergyPrice)}»."),
+                Currency = money,
+            };
         }
     }
 }

@@ -16,7 +16,9 @@ public sealed class BenchRoom : Room
         [
             new("/Bench", new Picture("bench"), new Picture("bench-phone", 390, 844)),
             new("/Bench?guest=lantern"),
-            new("/Bench?guest=reelroom", new Picture("bench-guest")),
+            new("/Bench?guest=reelroom"),
+            new("/Bench/Arrange", new Picture("arrange")),
+            new("/Bench/Away?host=wren"),
             new("/Bench?guest=nobody") { IsView = false },
         ];
 

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Http.Features;
 using Microsoft.AspNetCore.ResponseCompression;
 using Yuntak.Data;
+using Yuntak.Web.Arranging;
 using Yuntak.Web.Door;
 using Yuntak.Web.Shared;
 
@@ -22,6 +23,7 @@ internal static class YuntakServices
         services.AddYuntakData(options.Data);
         services.AddSingleton<DeskService>();
         services.AddSingleton<ReadingDesk>();
+        services.AddSingleton<ArrangeDesk>();
         services.AddHostedService<DailyThinning>();
         services.AddRazorPages(o => o.Conventions.AddPageRoute("/Bench/Index", ""));
         services

@@ -80,7 +80,7 @@ public class ArrangeTests
     [InlineData(true)]
     public void Never_places_less_than_first_fit_or_best_fit_decreasing(bool best)
     {
-        for (var seed = 0; seed < 24; seed++)
+        for (var seed = 0; seed < 12; seed++)
         {
             var lab = ArrangeGens.Of(seed, 3, 14, 0.95 + (seed % 5 * 0.1), 0, odd: false);
             var by = lab.Guests.OrderBy(g => g.Importance).ThenByDescending(g => g.Overrides.Memory).Aggregate(
@@ -94,7 +94,7 @@ public class ArrangeTests
                         ? l.WithGuest(g.Id, x => x with { Placement = there.Guest.Placement })
                         : l
             );
-            var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 2 });
+            var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 1 });
             long[] feel = [.. Enum.GetValues<Importance>().Select(i => (long)by.Guests.Count(g => g.Importance == i && g.Placement is not null))];
             long[] found = [.. arranged.Goals.Take(3).Select(g => (long)g.Value)];
             found.AsSpan().SequenceCompareTo(feel).ShouldBeGreaterThanOrEqualTo(0, $"seed {seed}: {string.Join(", ", found)} against {string.Join(", ", feel)}");

@@ -274,6 +274,12 @@ public class RuleTests
                 "bench.router-with-test-guests",
                 pair.WithGuestOn(Small.Guest("gate", "router"), "kiln").WithGuestOn(Small.Guest("tinker", "test-machine"), "kiln")
             },
+            {
+                "bench.no-refuge",
+                Small
+                    .Lab(kiln, Small.Host("shelf", 1))
+                    .WithGuestOn(machine with { Importance = Importance.Must, Survives = true }, "kiln")
+            },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
         };
         foreach (var (rule, lab) in DeviceFaults.All().Concat(WireFaults.All()))

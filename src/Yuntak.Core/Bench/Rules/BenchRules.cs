@@ -17,6 +17,7 @@ internal static class BenchRules
         new PoolOver(),
         new PoolPastComfort(),
         new NoPoolForGuest(),
+        new NoRefuge(),
         new RouterWithTestGuests(),
         new NotPlaced(),
     ];

@@ -78,6 +78,23 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         return ChangeAsync(edit, then: $"/Bench?guest={Uri.EscapeDataString(guest)}");
     }
 
+    /// <summary>Says where a guest may be when guests are arranged.</summary>
+    public Task<IActionResult> OnPostWhereAsync(
+        string guest,
+        bool pinned,
+        bool survives,
+        string? apart,
+        string? together,
+        [FromForm(Name = "may-be")] GuestKind[]? mayBe
+    ) =>
+        ChangeAsync(
+            PlaceEdits.Say(new GuestId(guest), pinned, survives, Listed(apart), Listed(together), (mayBe ?? []).Where(Enum.IsDefined)),
+            then: $"/Bench?guest={Uri.EscapeDataString(guest)}"
+        );
+
+    private static string[] Listed(string? names) =>
+        (names ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+
     /// <summary>Onto the host its outer guest is on, or off every host when that one is on none.</summary>
     private static Changed OutOf(Lab lab, GuestId id) =>
         lab.Guest(id) is { } guest && lab.HostOf(guest) is { } host ? GuestEdits.Place(id, host.Id)(lab) : GuestEdits.TakeOff(id)(lab);
