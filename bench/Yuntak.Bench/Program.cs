@@ -22,6 +22,11 @@ var job = Job
 var config = ManualConfig.CreateEmpty().AddJob(job).AddLogger(NullLogger.Instance).AddColumnProvider(DefaultColumnProviders.Instance);
 Console.WriteLine("Measuring; this takes some ten minutes. A word measures only what has it in its name.");
 var within = true;
+if (args.Length == 0 || "arrange".Contains(args[0], StringComparison.OrdinalIgnoreCase))
+{
+    within &= ArrangeMeasures.Print();
+}
+
 Type[] all =
 [
     typeof(PageBenchmarks),

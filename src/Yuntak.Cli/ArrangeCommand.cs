@@ -20,7 +20,8 @@ internal static class ArrangeCommand
         var lab = Shared.LabArgument();
         var prefer = new Option<string>("--prefer")
         {
-            Description = "What is preferred in the end: as few hosts with something to do as can be (few-hosts), or an even spread (even).",
+            Description =
+                "What is preferred in the end: as few hosts with something to do as can be (few-hosts), or an even spread (even).",
             DefaultValueFactory = _ => FewHosts,
         };
         prefer.AcceptOnlyFromAmong(FewHosts, Even);
@@ -46,7 +47,10 @@ internal static class ArrangeCommand
                 );
             }
         });
-        var write = new Option<string?>("--write") { Description = "A lab file to write the arrangement to. The lab file that was read stays as it is." };
+        var write = new Option<string?>("--write")
+        {
+            Description = "A lab file to write the arrangement to. The lab file that was read stays as it is.",
+        };
         var json = Shared.Json();
         var command = new Command("arrange", "Put every guest where it belongs, and say why not where it cannot be.")
         {

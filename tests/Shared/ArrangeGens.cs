@@ -25,12 +25,7 @@ internal static class ArrangeGens
         List<Host> made = [.. Enumerable.Range(0, hosts).Select(n => AHost(random, $"host {(char)('a' + (n % 26))}{n}"))];
         var known = Profiles.Where(p => ProfileBook.Standard.Find(p) is not null).ToArray();
         var all = made.Sum(h => h.Memory.GiB - 1.5);
-        List<Guest> asked =
-        [
-            .. Enumerable
-                .Range(0, guests)
-                .Select(n => AGuest(random, n, known, all * fill / guests, made, placed)),
-        ];
+        List<Guest> asked = [.. Enumerable.Range(0, guests).Select(n => AGuest(random, n, known, all * fill / guests, made, placed))];
         for (var n = 1; odd && n < guests; n++)
         {
             asked[n] = random.Next(14) switch
@@ -70,11 +65,22 @@ internal static class ArrangeGens
         List<Disk> disks = [new($"{slug}-boot", "sda", ByteSize.FromGB(240), DiskKind.SataFlash, ["/"])];
         List<Pool> pools = [];
         disks.Add(new($"{slug}-flash", "nvme0n1", ByteSize.FromGB(random.Next(4, 20) * 100), DiskKind.NvmeFlash));
-        pools.Add(new("ember", PoolLayout.Single, PoolFamily.BlockArray, [$"{slug}-flash"], ByteSize.FromGB(random.Next(3) * 50), Thin: random.Next(3) == 0));
+        pools.Add(
+            new(
+                "ember",
+                PoolLayout.Single,
+                PoolFamily.BlockArray,
+                [$"{slug}-flash"],
+                ByteSize.FromGB(random.Next(3) * 50),
+                Thin: random.Next(3) == 0
+            )
+        );
         if (random.Next(2) == 0)
         {
             disks.Add(new($"{slug}-bulk", "sdb", ByteSize.FromTB(random.Next(2, 16)), DiskKind.Spinning));
-            pools.Add(new("clay", PoolLayout.Single, random.Next(2) == 0 ? PoolFamily.CopyOnWrite : PoolFamily.BlockArray, [$"{slug}-bulk"]));
+            pools.Add(
+                new("clay", PoolLayout.Single, random.Next(2) == 0 ? PoolFamily.CopyOnWrite : PoolFamily.BlockArray, [$"{slug}-bulk"])
+            );
         }
 
         return new Host(
@@ -111,9 +117,7 @@ internal static class ArrangeGens
                 ByteSize.FromGiB(random.Next(4, 80)),
                 bulk
             ),
-            random.NextDouble() < placed
-                ? new Placement(on.Id, "ember", bulk > ByteSize.Zero ? on.Pools[^1].Name : null)
-                : null,
+            random.NextDouble() < placed ? new Placement(on.Id, "ember", bulk > ByteSize.Zero ? on.Pools[^1].Name : null) : null,
             (Importance)random.Next(3),
             kind == GuestKind.Machine && random.Next(5) == 0 ? ByteSize.FromMiB(512) : null,
             Folders: kind == GuestKind.AppStack ? [new FolderMount($"/srv/{Names.Slug(name)}", "/data")] : [],

@@ -23,6 +23,13 @@ using (var giver = new BrowserWindow(1280, 800, dark: false))
     new OpenQA.Selenium.Support.UI.WebDriverWait(giver.Driver, TimeSpan.FromSeconds(20)).Until(d =>
         d.FindElements(OpenQA.Selenium.By.CssSelector("#accept-again")).Count > 0
     );
+
+    // And an arrangement of the demo, for its ghosts.
+    giver.Driver.Navigate().GoToUrl(site.Address + "/Bench/Arrange");
+    giver.Driver.ExecuteScript("document.querySelector('#arrange').click()");
+    new OpenQA.Selenium.Support.UI.WebDriverWait(giver.Driver, TimeSpan.FromSeconds(20)).Until(d =>
+        d.FindElements(OpenQA.Selenium.By.CssSelector("#found-title")).Count > 0
+    );
 }
 
 foreach (var group in shots.GroupBy(s => s.Picture.Dark))

@@ -33,7 +33,7 @@ internal sealed class ArrangeModel
             AddRoom(room, [.. seated.SelectMany(s => s).Where(s => s.Seat.Room == room)], slack is not null);
         }
 
-        AddCompany(seated.SelectMany(s => s).ToList());
+        new CompanyLines(this, slack).Add([.. seated.SelectMany(s => s)]);
         if (slack is null)
         {
             AddAbsences();
@@ -211,67 +211,6 @@ internal sealed class ArrangeModel
 
     private static long Common(long a, long b) => b == 0 ? a : Common(b, a % b);
 
-    /// <summary>Who keeps apart, who keeps together, and whose ports clash.</summary>
-    private void AddCompany(List<SeatVar> vars)
-    {
-        var byMover = vars.ToLookup(v => v.Seat.Mover);
-        foreach (var (a, b) in Problem.Apart)
-        {
-            Never(byMover, a, b, (x, y) => x == y, slack?.Apart(Model, a, b));
-        }
-
-        foreach (var (a, b) in Problem.Together)
-        {
-            Never(byMover, a, b, (x, y) => x != y, slack?.Together(Model, a, b));
-        }
-
-        var stacks = vars.Where(v => v.Seat.Guest.Kind == Profiles.GuestKind.AppStack).ToLookup(v => v.Seat.Room);
-        foreach (var room in stacks.Select(s => s.ToList()))
-        {
-            for (var n = 0; n < room.Count; n++)
-            {
-                foreach (var other in room.Take(n).Where(o => o.Seat.Mover != room[n].Seat.Mover))
-                {
-                    // A clash that is there today is another station's matter.
-                    if (!(room[n].Seat.Stays && other.Seat.Stays) && PortsHeld.Clash(room[n].Seat.Sizing, other.Seat.Sizing))
-                    {
-                        Model.AddAtMostOne([room[n].Taken, other.Taken]);
-                    }
-                }
-            }
-        }
-    }
-
-    private void Never(ILookup<int, SeatVar> vars, int a, int b, Func<HostRoom, HostRoom, bool> not, BoolVar? unless)
-    {
-        foreach (var mine in vars[a])
-        {
-            foreach (var other in vars[b].Where(o => not(mine.Seat.Room, o.Seat.Room)))
-            {
-                Model.AddBoolOr(new ILiteral[] { mine.Taken.Not(), other.Taken.Not() }.Concat(unless is null ? [] : [unless]));
-            }
-        }
-
-        // Who stays without a place, or is not to be moved, is somewhere all the same.
-        foreach (var (here, there) in new[] { (a, b), (b, a) })
-        {
-            var home = Problem.Movers[there].Home;
-            if (home is null || (left[there] is null && !Problem.Movers[there].Fixed))
-            {
-                continue;
-            }
-
-            foreach (var mine in vars[here].Where(v => !v.Seat.Stays && not(v.Seat.Room, home.Room)))
-            {
-                Model.AddBoolOr(
-                    new ILiteral[] { mine.Taken.Not() }
-                        .Concat(left[there] is { } stays ? [stays.Not()] : [])
-                        .Concat(unless is null ? [] : [unless])
-                );
-            }
-        }
-    }
-
     /// <summary>With any one host away, those that are to keep running have somewhere to go, and everybody else stays where they are.</summary>
     private void AddAbsences()
     {
@@ -287,7 +226,14 @@ internal sealed class ArrangeModel
             foreach (var (mover, here) in gone)
             {
                 var elsewhere = mover
-                    .Others.Where(s => s.Room != away && s.Room.Offer is null && s.Room.Number != Problem.Emptied && s.Limits.Count == 0 && s.System.Count > 0 && s.Bulk.Count > 0)
+                    .Others.Where(s =>
+                        s.Room != away
+                        && s.Room.Offer is null
+                        && s.Room.Number != Problem.Emptied
+                        && s.Limits.Count == 0
+                        && s.System.Count > 0
+                        && s.Bulk.Count > 0
+                    )
                     .Select(AddSeat)
                     .ToList();
                 var nowhere = Model.NewBoolVar("");
@@ -314,7 +260,7 @@ internal sealed class ArrangeModel
                 AddRoom(room, [.. refuges.Concat(seated.SelectMany(s => s)).Where(s => s.Seat.Room == room)], gives: false);
             }
 
-            AddCompany([.. refuges, .. seated.SelectMany(s => s).Where(s => s.Seat.Room != away)]);
+            new CompanyLines(this, slack).Add([.. refuges, .. seated.SelectMany(s => s).Where(s => s.Seat.Room != away)]);
         }
     }
 

@@ -18,18 +18,14 @@ internal sealed class ArrangeProblem
         Sums =
             Offers.Count == 0
                 ? sums
-                : Sums.Of(
-                    Offers.Aggregate(sums.Lab, (lab, offer) => lab with { Hosts = lab.Hosts.With(offer.AsHost(lab)) })
-                );
+                : Sums.Of(Offers.Aggregate(sums.Lab, (lab, offer) => lab with { Hosts = lab.Hosts.With(offer.AsHost(lab)) }));
         var lab = Sums.Lab;
         var own = lab.Hosts.Count - Offers.Count;
         Rooms =
         [
-            .. lab.Hosts.Select((h, n) => new HostRoom(
-                n,
-                new HostAssessment(h, lab.Settings, [], lab.AllFolders),
-                n < own ? null : Offers[n - own]
-            )),
+            .. lab.Hosts.Select(
+                (h, n) => new HostRoom(n, new HostAssessment(h, lab.Settings, [], lab.AllFolders), n < own ? null : Offers[n - own])
+            ),
         ];
         var maker = new SeatMaker(Sums, Rooms);
         List<Mover> movers = [];
@@ -49,19 +45,13 @@ internal sealed class ArrangeProblem
             var seats = maker.Of(movers.Count, now);
             var here = seats.FirstOrDefault(s => s.Stays);
             var runs = here is not null && running.Contains(now.Guest.Id);
-            var stuck =
-                here is not null
-                && (
-                    ask.Scope == ArrangeScope.Unplaced
-                    || (ask.Scope == ArrangeScope.OneHost && home != ask.Of)
-                );
+            var stuck = here is not null && (ask.Scope == ArrangeScope.Unplaced || (ask.Scope == ArrangeScope.OneHost && home != ask.Of));
             movers.Add(
                 new Mover(
                     movers.Count,
                     now,
                     here,
-                    stuck ? []
-                        : [.. seats.Where(s => May(s, here, runs))],
+                    stuck ? [] : [.. seats.Where(s => May(s, here, runs))],
                     seats,
                     runs,
                     stuck,
@@ -71,7 +61,9 @@ internal sealed class ArrangeProblem
         }
 
         Movers = movers;
-        var byId = movers.SelectMany(m => m.Now.Inner.Prepend(m.Now).Select(s => (s.Guest.Id, m.Number))).ToDictionary(p => p.Id, p => p.Number);
+        var byId = movers
+            .SelectMany(m => m.Now.Inner.Prepend(m.Now).Select(s => (s.Guest.Id, m.Number)))
+            .ToDictionary(p => p.Id, p => p.Number);
         Apart = Pairs(lab, byId, g => g.Apart);
         Together = Pairs(lab, byId, g => g.Together);
     }
@@ -113,14 +105,9 @@ internal sealed class ArrangeProblem
         : seat.Limits.Count > 0 ? seat.Limits[0]
         : null;
 
-    private bool May(Seat seat, Seat? home, bool runs) =>
-        Barred(seat, home, runs) is null && seat.System.Count > 0 && seat.Bulk.Count > 0;
+    private bool May(Seat seat, Seat? home, bool runs) => Barred(seat, home, runs) is null && seat.System.Count > 0 && seat.Bulk.Count > 0;
 
-    private static List<(int A, int B)> Pairs(
-        Lab lab,
-        Dictionary<GuestId, int> byId,
-        Func<Guest, IEnumerable<GuestId>> others
-    ) =>
+    private static List<(int A, int B)> Pairs(Lab lab, Dictionary<GuestId, int> byId, Func<Guest, IEnumerable<GuestId>> others) =>
         [
             .. lab
                 .Guests.Where(g => byId.ContainsKey(g.Id))

@@ -50,7 +50,8 @@ public static class Arranger
     private static ArrangedGuest Placed(ArrangeProblem problem, Mover mover, Choice chosen)
     {
         var (seat, host) = (chosen.Seat!, chosen.Seat!.Room.Host);
-        string? Pool(IReadOnlyList<SeatPool> pools, int at) => pools.Count > 0 && pools[at].Pool >= 0 ? seat.Room.Pools[pools[at].Pool].Pool.Name : null;
+        string? Pool(IReadOnlyList<SeatPool> pools, int at) =>
+            pools.Count > 0 && pools[at].Pool >= 0 ? seat.Room.Pools[pools[at].Pool].Pool.Name : null;
         var place = new Placement(
             host.Id,
             Pool(seat.System, chosen.System),
@@ -71,7 +72,10 @@ public static class Arranger
     {
         var today = problem.Movers.Select(m => m.Home is { } home ? Choice.Now(home) : Choice.None).ToList();
         var own = problem.Rooms.Where(r => r.Offer is null).ToList();
-        var (was, then) = (own.Where(r => GoalSums.IsOn(problem, today, r)).ToList(), problem.Rooms.Where(r => GoalSums.IsOn(problem, chosen, r)).ToList());
+        var (was, then) = (
+            own.Where(r => GoalSums.IsOn(problem, today, r)).ToList(),
+            problem.Rooms.Where(r => GoalSums.IsOn(problem, chosen, r)).ToList()
+        );
         var (wattsWas, wattsThen) = (was.Sum(r => r.Host.IdleWatts ?? 0), then.Sum(r => r.Host.IdleWatts ?? 0));
         var money = Duration.HoursPerYear / 1000 * problem.Sums.Lab.Settings.EnergyPrice;
         return new PowerUse(

@@ -31,7 +31,10 @@ internal static class ChangeWords
         var free = ByteSize.Max(ByteSize.Zero, wanted - short_);
         if (limit.Line == RoomLine.Memory)
         {
-            return new($"memory: {wanted} wanted, {Or(free, free.ToString())} to be had on {host}", $"+{seat.Room.MemoryFor(short_)} memory on {host}");
+            return new(
+                $"memory: {wanted} wanted, {Or(free, free.ToString())} to be had on {host}",
+                $"+{seat.Room.MemoryFor(short_)} memory on {host}"
+            );
         }
 
         var pool = seat.Room.Pools[limit.At].Pool.Name;
@@ -60,8 +63,7 @@ internal static class ChangeWords
         return problem
             .Movers.Where(m => m != mover && chosen[m.Number].Seat is { } there && there.Room == seat.Room)
             .FirstOrDefault(m =>
-                chosen[m.Number]
-                    .Seat!.Needs.Any(theirs => need.Ways.All(mine => theirs.Ways.All(w => Clash(map, mine, w))))
+                chosen[m.Number].Seat!.Needs.Any(theirs => need.Ways.All(mine => theirs.Ways.All(w => Clash(map, mine, w))))
             )
             ?.Guest;
     }

@@ -11,8 +11,7 @@ internal readonly record struct Choice(Seat? Seat, int System, int Bulk, bool Le
     public static Choice None => new(null, 0, 0);
 
     /// <summary>Where a guest is now: in the pools it is in, or the first there are.</summary>
-    public static Choice Now(Seat home, bool left = false) =>
-        new(home, Math.Max(0, At(home.System)), Math.Max(0, At(home.Bulk)), left);
+    public static Choice Now(Seat home, bool left = false) => new(home, Math.Max(0, At(home.System)), Math.Max(0, At(home.Bulk)), left);
 
     /// <summary>Whether it has a place.</summary>
     public bool Placed => Seat is not null && !Left;

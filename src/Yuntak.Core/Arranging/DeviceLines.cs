@@ -27,7 +27,11 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
         }
 
         var wanting = there.Where(s => s.Seat.Needs.Count > 0).ToList();
-        if (takes.Count == 0 && wanting.Select(s => s.Seat.Mover).Distinct().Skip(1).FirstOrDefault(-1) < 0 && wanting.TrueForAll(s => s.Seat.Needs.Count == 1))
+        if (
+            takes.Count == 0
+            && wanting.Select(s => s.Seat.Mover).Distinct().Skip(1).FirstOrDefault(-1) < 0
+            && wanting.TrueForAll(s => s.Seat.Needs.Count == 1)
+        )
         {
             // One guest with one need has whichever way it likes.
             return;
@@ -37,7 +41,9 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
         {
             foreach (var need in seat.Seat.Needs)
             {
-                var ways = need.Ways.Select(w => new Take(seat.Seat.Mover, need, w, model.Model.NewBoolVar(""), seat.Seat.Stays, Held: false)).ToList();
+                var ways = need
+                    .Ways.Select(w => new Take(seat.Seat.Mover, need, w, model.Model.NewBoolVar(""), seat.Seat.Stays, Held: false))
+                    .ToList();
                 takes.AddRange(ways);
                 model.Model.AddBoolOr(
                     ways.Select(w => w.Taken!)

@@ -132,7 +132,10 @@ internal sealed class FirstFit
     }
 
     private static IEnumerable<(int System, int Bulk)> Pools(Seat seat) =>
-        from system in Enumerable.Range(0, seat.System.Count).OrderByDescending(n => seat.System[n].Now).ThenBy(n => seat.System[n].Misplaced)
+        from system in Enumerable
+            .Range(0, seat.System.Count)
+            .OrderByDescending(n => seat.System[n].Now)
+            .ThenBy(n => seat.System[n].Misplaced)
         from bulk in Enumerable.Range(0, seat.Bulk.Count).OrderByDescending(n => seat.Bulk[n].Now).ThenBy(n => seat.Bulk[n].Misplaced)
         select (system, bulk);
 

@@ -10,7 +10,15 @@ namespace Yuntak.Core.Arranging;
 /// <param name="Best">The best there could be whatever is found: more is not to be had.</param>
 /// <param name="Sum">It in the model.</param>
 /// <param name="Of">It of what was chosen; null where only the model knows.</param>
-internal sealed record Goal(string Name, string Words, string Sentence, bool Most, long Best, LinearExpr Sum, Func<IReadOnlyList<Choice>, long>? Of)
+internal sealed record Goal(
+    string Name,
+    string Words,
+    string Sentence,
+    bool Most,
+    long Best,
+    LinearExpr Sum,
+    Func<IReadOnlyList<Choice>, long>? Of
+)
 {
     /// <summary>How far apart its best and its worst can be: what comes before it outweighs all of that.</summary>
     public required long Range { get; init; }

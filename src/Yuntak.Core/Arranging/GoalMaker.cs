@@ -8,21 +8,20 @@ namespace Yuntak.Core.Arranging;
 /// <summary>The goals in their order, as sums over a model.</summary>
 internal sealed class GoalMaker
 {
-    /// <summary>The most per cent that are looked at.</summary>
-    private const long Fullest = 100_000;
-
     /// <summary>From so many seats on little is proven in the time.</summary>
     private const int ManySeats = 1_500;
 
     private readonly ArrangeModel model;
     private readonly ArrangeProblem problem;
     private readonly BoolVar?[] powered;
+    private readonly LineGoals lines;
 
     /// <param name="model">The model.</param>
     public GoalMaker(ArrangeModel model)
     {
         (this.model, problem) = (model, model.Problem);
         powered = new BoolVar?[problem.Rooms.Count];
+        lines = new LineGoals(model);
     }
 
     /// <summary>All goals, what comes first first.</summary>
@@ -31,7 +30,12 @@ internal sealed class GoalMaker
         List<Goal> goals =
         [
             Placed(Importance.Must, "placed-must", "guests that must run and have a place", "What must run comes before all else."),
-            Placed(Importance.Should, "placed-should", "guests that should run and have a place", "Then what should run on an ordinary day."),
+            Placed(
+                Importance.Should,
+                "placed-should",
+                "guests that should run and have a place",
+                "Then what should run on an ordinary day."
+            ),
             Placed(Importance.MayWait, "placed-may-wait", "guests that may wait and have a place", "Then what may wait."),
         ];
         if (problem.Ask.SurviveOne || problem.Movers.Any(m => m.Survives))
@@ -59,8 +63,8 @@ internal sealed class GoalMaker
 
         goals.Add(Moves());
         goals.Add(Copied());
-        goals.AddRange(problem.Ask.Prefer == Prefer.Even ? [Even()] : [Few(), Watts()]);
-        goals.Add(Comfort());
+        goals.AddRange(problem.Ask.Prefer == Prefer.Even ? [lines.Even(Powered)] : [Few(), Watts()]);
+        goals.Add(lines.Comfort());
         goals.Add(Lying());
         return goals;
     }
@@ -217,114 +221,6 @@ internal sealed class GoalMaker
         return powered[room.Number];
     }
 
-    private Goal Even()
-    {
-        var fullest = model.Model.NewIntVar(0, Fullest, "");
-        foreach (var room in problem.Rooms)
-        {
-            var vars = Vars.Where(s => s.Seat.Room == room).ToList();
-            foreach (
-                var line in GoalSums
-                    .Measured(room)
-                    .Where(l => l.Line == RoomLine.Memory)
-                    .Concat(Hours.Peaks(room.Limits.Where(l => l.Line == RoomLine.Cores), There(room, vars)))
-            )
-            {
-                var loads = vars.SelectMany(s => s.LoadsOn(line))
-                    .Concat(Left(room, line))
-                    .Select(l => (l.Taken, 100 * GoalSums.Small(line, l.Load)))
-                    .ToList();
-                var own = GoalSums.Own(room, line) + Fixed(room).Sum(c => GoalSums.Small(line, c.LoadOn(line)));
-                // A host that is only offered is as empty as nobody's until something is put on it.
-                if (room.Offer is null)
-                {
-                    model.Model.Add(Sum(loads) + (100 * own) <= fullest * GoalSums.All(room, line));
-                }
-                else
-                {
-                    model.Model.Add(Sum(loads) + (100 * own) <= fullest * GoalSums.All(room, line)).OnlyEnforceIf(Powered(room)!);
-                }
-            }
-        }
-
-        return new Goal(
-            "fullest-host",
-            "per cent of its memory or, in its busiest hour, of its cores that the fullest host gives away",
-            "The fullest host is as little full as can be.",
-            Most: false,
-            0,
-            fullest * 1,
-            chosen => GoalSums.Fullest(problem, chosen)
-        )
-        {
-            Range = Fullest,
-        };
-    }
-
-    private Goal Comfort()
-    {
-        List<(BoolVar, long)> crossed = [];
-        long always = 0;
-        foreach (var room in problem.Rooms)
-        {
-            var vars = Vars.Where(s => s.Seat.Room == room).ToList();
-            var stuck = Fixed(room).ToList();
-            foreach (var group in room.Limits.GroupBy(l => (l.Line, l.ComfortGroup)))
-            {
-                var lines = group.Key.Line == RoomLine.Cores ? Hours.Peaks(group, There(room, vars)).ToList() : [.. group];
-                if (group.Any(l => stuck.Sum(c => c.LoadOn(l)) is > 0 and var load && load > l.Comfort))
-                {
-                    always++;
-                    continue;
-                }
-
-                BoolVar? over = null;
-                foreach (var line in lines)
-                {
-                    var free = line.Comfort - stuck.Sum(c => c.LoadOn(line));
-                    var loads = vars.SelectMany(s => s.LoadsOn(line)).Concat(Left(room, line)).Where(l => l.Load > 0).ToList();
-                    var most = loads.Sum(l => (double)l.Load);
-                    if (most <= free)
-                    {
-                        continue;
-                    }
-
-                    over ??= model.Model.NewBoolVar("");
-                    long unit = 1;
-                    while (most / unit > long.MaxValue / 16.0)
-                    {
-                        unit *= 2;
-                    }
-
-                    var sum = Sum([.. loads.Select(l => (l.Taken, (l.Load + unit - 1) / unit))]);
-                    // A line that is crossed by the host itself is crossed as soon as anybody comes. Past comfort the hard line holds: said so, the solver sees
-                    // sooner how few lines can be crossed.
-                    var ease = Math.Max(0, free / unit);
-                    var hard = line.Hard is { } h && !Left(room, line).Any() ? Math.Min(most, Math.Max(0, h - line.Comfort + free)) : most;
-                    model.Model.Add(sum <= ease + (over * Math.Max(0, (long)Math.Ceiling(hard / unit) + 1 - ease)));
-                }
-
-                if (over is not null)
-                {
-                    crossed.Add((over, 1));
-                }
-            }
-        }
-
-        return new Goal(
-            "past-comfort",
-            "comfortable lines that are crossed: 90 % of memory, 130 % promised, 80 % of cores, four processors a thread, 80 % of a pool",
-            "Then as much is left free as is comfortable.",
-            Most: false,
-            always,
-            Sum(crossed) + always,
-            chosen => GoalSums.Uneasy(problem, chosen)
-        )
-        {
-            Range = problem.Rooms.Sum(r => r.Limits.Count),
-        };
-    }
-
     private Goal Lying()
     {
         var constant = problem.Movers.Where(m => m.Fixed).Sum(m => (long)Choice.Now(m.Home!).Misplaced);
@@ -334,18 +230,18 @@ internal sealed class GoalMaker
             "Last, volumes lie where they belong.",
             Most: false,
             constant,
-            Sum(
-                [
-                    .. Vars.SelectMany(s => Badly(s.Seat.System, s.System).Concat(Badly(s.Seat.Bulk, s.Bulk))),
-                    .. problem
-                        .Movers.Where(m => model.Left[m.Number] is not null)
-                        .Select(m => (model.Left[m.Number]!, (long)Choice.Now(m.Home!).Misplaced)),
-                ]
-            ) + constant,
+            Sum([
+                .. Vars.SelectMany(s => Badly(s.Seat.System, s.System).Concat(Badly(s.Seat.Bulk, s.Bulk))),
+                .. problem
+                    .Movers.Where(m => model.Left[m.Number] is not null)
+                    .Select(m => (model.Left[m.Number]!, (long)Choice.Now(m.Home!).Misplaced)),
+            ]) + constant,
             GoalSums.Misplaced
         )
         {
-            Range = problem.Movers.Sum(m => m.Others.SelectMany(s => s.System.Concat(s.Bulk)).Select(p => 2L * p.Misplaced).DefaultIfEmpty(0).Max()),
+            Range = problem.Movers.Sum(m =>
+                m.Others.SelectMany(s => s.System.Concat(s.Bulk)).Select(p => 2L * p.Misplaced).DefaultIfEmpty(0).Max()
+            ),
             WithLast = true,
         };
     }
@@ -353,21 +249,6 @@ internal sealed class GoalMaker
     private static IEnumerable<(BoolVar Taken, long Weight)> Badly(IReadOnlyList<SeatPool> pools, IReadOnlyList<BoolVar> vars) =>
         vars.Select((v, n) => (v, (long)pools[n].Misplaced));
 
-    private IEnumerable<Choice> Fixed(HostRoom room) =>
-        problem.Movers.Where(m => m.Fixed && m.Home!.Room == room).Select(m => Choice.Now(m.Home!));
-
-    private IEnumerable<(BoolVar Taken, long Load)> Left(HostRoom room, Limit line) =>
-        problem
-            .Movers.Where(m => m.Home?.Room == room && model.Left[m.Number] is not null)
-            .Select(m => (model.Left[m.Number]!, Choice.Now(m.Home!).LoadOn(line)));
-
-    /// <summary>All that could be on a host or is there for good.</summary>
-    private IReadOnlyList<Seat> There(HostRoom room, List<SeatVar> vars) =>
-        [
-            .. vars.Select(v => v.Seat),
-            .. problem.Movers.Where(m => m.Home?.Room == room && (m.Fixed || model.Left[m.Number] is not null)).Select(m => m.Home!),
-        ];
-
-    private static LinearExpr Sum(List<(BoolVar Taken, long Weight)> parts) =>
+    internal static LinearExpr Sum(List<(BoolVar Taken, long Weight)> parts) =>
         LinearExpr.WeightedSum(parts.Where(p => p.Weight != 0).Select(p => p.Taken), parts.Where(p => p.Weight != 0).Select(p => p.Weight));
 }

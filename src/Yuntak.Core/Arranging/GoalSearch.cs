@@ -54,7 +54,13 @@ internal sealed class GoalSearch
             var weights = Weights(goals);
             model.Hint(chosen);
             model.Model.Minimize(LinearExpr.Sum(goals.Select((g, n) => g.Sum * (g.Most ? -weights[n] : weights[n]))));
-            var status = search.Solve(model.Model, goals[0].Words, last ? 1 : whole ? Part : FirstPart);
+            var status = search.Solve(
+                model.Model,
+                goals[0].Words,
+                last ? 1
+                    : whole ? Part
+                    : FirstPart
+            );
             if (status is CpSolverStatus.Optimal or CpSolverStatus.Feasible)
             {
                 chosen = model.Read(search.Solver!);

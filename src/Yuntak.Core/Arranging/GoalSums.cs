@@ -27,8 +27,7 @@ internal static class GoalSums
     public static long PriceOf(HostRoom room) => (long)Math.Round((room.Offer?.Price ?? 0) * 100);
 
     /// <summary>How many hosts have something to do.</summary>
-    public static long Powered(ArrangeProblem problem, IReadOnlyList<Choice> chosen) =>
-        problem.Rooms.Count(r => IsOn(problem, chosen, r));
+    public static long Powered(ArrangeProblem problem, IReadOnlyList<Choice> chosen) => problem.Rooms.Count(r => IsOn(problem, chosen, r));
 
     /// <summary>What they take at rest, in tenths of a watt.</summary>
     public static long Watts(ArrangeProblem problem, IReadOnlyList<Choice> chosen) =>
@@ -49,7 +48,10 @@ internal static class GoalSums
     public static long Fullest(ArrangeProblem problem, IReadOnlyList<Choice> chosen) =>
         problem
             .Rooms.Where(r => r.Offer is null || IsOn(problem, chosen, r))
-            .SelectMany(r => Measured(r).Select(l => Up(100 * (Own(r, l) + chosen.Where(c => c.Seat?.Room == r).Sum(c => Small(l, c.LoadOn(l)))), All(r, l))))
+            .SelectMany(r =>
+                Measured(r)
+                    .Select(l => Up(100 * (Own(r, l) + chosen.Where(c => c.Seat?.Room == r).Sum(c => Small(l, c.LoadOn(l)))), All(r, l)))
+            )
             .DefaultIfEmpty(0)
             .Max();
 

@@ -56,9 +56,7 @@ internal sealed class HostRoom
             }
 
             var usable = pool.Room.Usable;
-            limits.Add(
-                new(RoomLine.Pool, n, pool.Spare.Bytes, Part(PoolRoom.ComfortShare, usable) - pool.Claimed.Value.Bytes)
-            );
+            limits.Add(new(RoomLine.Pool, n, pool.Spare.Bytes, Part(PoolRoom.ComfortShare, usable) - pool.Claimed.Value.Bytes));
             if (pool.Pool.Thin)
             {
                 limits.Add(new(RoomLine.PoolPromised, n, null, Part(PoolBudget.PromisedShare, usable) - pool.Promised.Bytes));

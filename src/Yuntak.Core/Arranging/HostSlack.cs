@@ -44,8 +44,7 @@ internal sealed class HostSlack : IModelSlack
         );
 
     /// <inheritdoc/>
-    public IEnumerable<Seat> SeatsOf(Mover other) =>
-        other == mover ? [seat] : other.Seats;
+    public IEnumerable<Seat> SeatsOf(Mover other) => other == mover ? [seat] : other.Seats;
 
     /// <inheritdoc/>
     public IntVar? On(CpModel model, HostRoom room, Limit limit)
@@ -62,7 +61,10 @@ internal sealed class HostSlack : IModelSlack
         }
 
         // More than the guest itself takes is never needed, but where the host is overfull already.
-        var over = Math.Max(0, problem.Movers.Where(m => m.Home?.Room == room).Sum(m => (double)Choice.Now(m.Home!).LoadOn(limit)) - limit.Hard!.Value);
+        var over = Math.Max(
+            0,
+            problem.Movers.Where(m => m.Home?.Room == room).Sum(m => (double)Choice.Now(m.Home!).LoadOn(limit)) - limit.Hard!.Value
+        );
         var most = (long)Math.Min(long.MaxValue / 1024.0, over + Most(limit) + Math.Max(0, -limit.Hard.Value));
         var more = model.NewIntVar(0, Math.Max(0, most), "");
         // The hours of a day are one thing: the host's cores.

@@ -55,7 +55,11 @@ internal sealed class NeedMaker(Sums sums, IReadOnlyList<HostRoom> rooms)
 
     private void Open(HostRoom room, Sizing now, Sizing there, AskedClaim claim, List<SeatNeed> needs, List<FitLimit> missing)
     {
-        if (claim.Claim is { Need: DeviceNeed.Other, Device: not null } && sums.Lab.HostOf(now.Guest) is { } home && home.Id != room.Host.Id)
+        if (
+            claim.Claim is { Need: DeviceNeed.Other, Device: not null }
+            && sums.Lab.HostOf(now.Guest) is { } home
+            && home.Id != room.Host.Id
+        )
         {
             missing.Add(
                 new($"{now.Guest.Name} has the device at {claim.Claim.Device} of {home.Name}", $"let {now.Guest.Name} give that device up")
@@ -86,10 +90,7 @@ internal sealed class NeedMaker(Sums sums, IReadOnlyList<HostRoom> rooms)
         return room.Host.Hardware.Functions.Count == 0
                 ? new($"{now.Guest.Name} needs {words}, and what is inside {room.Host.Name} was not read", $"read {room.Host.Name}")
             : why.Device is null
-                ? new(
-                    $"{now.Guest.Name} needs {words}, and {room.Host.Name} has none that was read",
-                    $"{words} in {room.Host.Name}"
-                )
+                ? new($"{now.Guest.Name} needs {words}, and {room.Host.Name} has none that was read", $"{words} in {room.Host.Name}")
             : new(
                 $"{now.Guest.Name} needs {words}: {string.Join("; ", why.Reasons.Take(2))}",
                 $"another {claim.Claim.Need.Words()} in {room.Host.Name}"
@@ -114,8 +115,7 @@ internal sealed class NeedMaker(Sums sums, IReadOnlyList<HostRoom> rooms)
         {
             var freed = Freed(claim, there);
             // A machine that may shrink gives memory back, and one with a device that reaches all of it cannot.
-            elsewhere[key] = ways =
-            [
+            elsewhere[key] = ways = [
                 .. rooms.Select(r =>
                     Check(r)
                         .Alone(freed)

@@ -39,8 +39,7 @@ internal sealed class PortsHeld(Sums sums)
         if (!hosts.TryGetValue(host.Id, out var own))
         {
             var who = Holder.Of(host);
-            hosts[host.Id] = own =
-            [
+            hosts[host.Id] = own = [
                 .. sums
                     .Wires.Ports.Where(p => p.Who == who && p.Stack == who)
                     .Select(p => (p.Port, p.Protocol, PortClashes.Plain(p.Address))),

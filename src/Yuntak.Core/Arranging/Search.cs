@@ -67,7 +67,6 @@ internal sealed class Search : IDisposable
 
     private sealed class Told(Search search, string doing) : CpSolverSolutionCallback
     {
-        public override void OnSolutionCallback() =>
-            search.Tell(doing, ObjectiveValue(), BestObjectiveBound(), WallTime());
+        public override void OnSolutionCallback() => search.Tell(doing, ObjectiveValue(), BestObjectiveBound(), WallTime());
     }
 }

@@ -79,8 +79,7 @@ internal sealed class SeatMaker
                 Claims = moved.Claims.Change(_ => true, c => c with { Way = null }),
                 MayShrinkTo = kind == GuestKind.Machine ? moved.MayShrinkTo : null,
                 Privileged = kind == GuestKind.SystemContainer && moved.Privileged,
-                Folders =
-                    kind == GuestKind.AppStack && moved.Folders.Count == 0 ? [AppStacks.DefaultFolder(guest.Name)] : moved.Folders,
+                Folders = kind == GuestKind.AppStack && moved.Folders.Count == 0 ? [AppStacks.DefaultFolder(guest.Name)] : moved.Folders,
             };
     }
 
@@ -96,7 +95,9 @@ internal sealed class SeatMaker
             [
                 .. GuestLimits.Of(sums, sizing, room.Host),
                 .. stays ? [] : ports.Limits(sizing, room.Host),
-                .. room.Pools.Count == 0 ? [new FitLimit($"{room.Host.Name} has no pool to keep its disk in", $"a pool on {room.Host.Name}")] : Array.Empty<FitLimit>(),
+                .. room.Pools.Count == 0
+                    ? [new FitLimit($"{room.Host.Name} has no pool to keep its disk in", $"a pool on {room.Host.Name}")]
+                    : Array.Empty<FitLimit>(),
                 .. missing,
             ],
         };
@@ -145,9 +146,7 @@ internal sealed class SeatMaker
 
     /// <summary>The pools something new may lie in, and the one it lies in now.</summary>
     private static IEnumerable<(int Number, PoolBudget Pool)> Candidates(HostRoom room, string? now) =>
-        room
-            .Pools.Select((p, n) => (n, p))
-            .Where(p => p.p.Pool.Name == now || (p.p.Pool.Tier is null or TierKind.Guests && !p.p.IsLost));
+        room.Pools.Select((p, n) => (n, p)).Where(p => p.p.Pool.Name == now || (p.p.Pool.Tier is null or TierKind.Guests && !p.p.IsLost));
 
     private static bool Meant(PoolBudget pool, ContentKind kind) => pool.Pool.Takes.Count == 0 || pool.Pool.Takes.Contains(kind);
 }

@@ -26,11 +26,7 @@ internal sealed class WhyNot(ArrangeProblem problem, IReadOnlyList<Choice> chose
 
     /// <summary>The answers for every host.</summary>
     public LeftOut Of(Mover mover) =>
-        new(
-            mover.Guest,
-            chosen[mover.Number].Left,
-            [.. problem.Rooms.Select(r => On(mover, r)).OfType<KeptOut>()]
-        );
+        new(mover.Guest, chosen[mover.Number].Left, [.. problem.Rooms.Select(r => On(mover, r)).OfType<KeptOut>()]);
 
     private KeptOut? On(Mover mover, HostRoom room)
     {
@@ -55,7 +51,12 @@ internal sealed class WhyNot(ArrangeProblem problem, IReadOnlyList<Choice> chose
         List<FitLimit> changes = [.. barred, .. exact?.Changes ?? quick.For(mover, seat)];
         return changes.Count == 0
             // Nothing of the host has to give: there is room, and only the time was too short to find it.
-            ? new KeptOut(room.Host, "there is room for it, and the time was too short to find it", "more time for the search", Proven: false)
+            ? new KeptOut(
+                room.Host,
+                "there is room for it, and the time was too short to find it",
+                "more time for the search",
+                Proven: false
+            )
             : new KeptOut(
                 room.Host,
                 string.Join("; ", changes.Select(c => c.Text)),

@@ -126,10 +126,7 @@ public sealed class PoolBudget
     }
 
     private static IEnumerable<(string What, ByteSize Size, ByteSize Expected)> SystemVolumes(Sizing guest) =>
-        [
-            ("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value),
-            ("scratch space", guest.Scratch.Value, guest.Scratch.Value),
-        ];
+        [("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value), ("scratch space", guest.Scratch.Value, guest.Scratch.Value)];
 
     private (string What, ByteSize Size, ByteSize Expected) BulkVolume(Sizing guest) =>
         ("bulk data", OwnBulk(guest, s => s.Bulk), OwnBulk(guest, s => s.AdvisedBulk.Value));

@@ -14,8 +14,8 @@ public static class PlaceEdits
         {
             Problem.Refuse(OfferShapes.Offer.Problems(offer));
             var others = lab.Offers.Without(o => Same(o.Name, offer.Name));
-            return
-                others.Count >= LabShapes.MostOffers ? throw new Refused($"{LabShapes.MostOffers} offers are the most; take one out first.")
+            return others.Count >= LabShapes.MostOffers
+                    ? throw new Refused($"{LabShapes.MostOffers} offers are the most; take one out first.")
                 : lab.Hosts.Any(h => Same(h.Name, offer.Name)) ? throw new Refused($"There is a host called {offer.Name} already.")
                 : new Changed(
                     lab with
@@ -37,8 +37,7 @@ public static class PlaceEdits
     public static Edit Buy(string name) =>
         lab =>
         {
-            var offer =
-                lab.Offers.FirstOrDefault(o => o.Name == name) ?? throw new Refused($"There is no offer «{Names.Short(name)}».");
+            var offer = lab.Offers.FirstOrDefault(o => o.Name == name) ?? throw new Refused($"There is no offer «{Names.Short(name)}».");
             return lab.Hosts.Count >= LabShapes.MostHosts
                 ? throw new Refused($"A lab holds {LabShapes.MostHosts} hosts at most.")
                 : new Changed(

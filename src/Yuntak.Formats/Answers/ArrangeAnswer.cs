@@ -25,9 +25,7 @@ public static class ArrangeAnswer
                     }),
                 ]),
                 ["unplaced"] = new JsonArray([.. arrangement.LeftOut.Select(LeftOut)]),
-                ["bought"] = new JsonArray([
-                    .. arrangement.Bought.Select(b => new JsonObject { ["name"] = b.Name, ["price"] = b.Price }),
-                ]),
+                ["bought"] = new JsonArray([.. arrangement.Bought.Select(b => new JsonObject { ["name"] = b.Name, ["price"] = b.Price })]),
                 ["power"] = new JsonObject
                 {
                     ["wattsToday"] = arrangement.Power.Today,

@@ -66,9 +66,7 @@ public sealed class ArrangeDesk(TimeProvider clock, ILogger<ArrangeDesk> log) : 
     {
         lock (gate)
         {
-            return jobs.FindLast(j =>
-                j.Result is not null && j.Key.Draft == desk.Draft.Revision && j.Key.AsBuilt == desk.AsBuilt.Revision
-            );
+            return jobs.FindLast(j => j.Result is not null && j.Key.Draft == desk.Draft.Revision && j.Key.AsBuilt == desk.AsBuilt.Revision);
         }
     }
 

@@ -31,7 +31,7 @@ public sealed class ArrangeJob
     public bool Ended => Result is not null || Trouble is not null;
 
     /// <summary>The work, for those who wait for it.</summary>
-    internal Task Work { get; set; } = Task.CompletedTask;
+    public Task Work { get; internal set; } = Task.CompletedTask;
 
     /// <summary>Ends it when nobody has asked after it for a while.</summary>
     internal ITimer? Patience { get; set; }

@@ -37,14 +37,22 @@ internal static class GhostRuler
         if (board.Now is { } now)
         {
             drawn.Add(Svg.Text(0, y + 17, "ghost-label", "now"));
-            drawn.AddRange(Row(now.Memory, Label, y, scale, (g, x, width) => Block(g, x, y, width, goes.Contains(g.Guest.Id) ? "goes" : "")));
+            drawn.AddRange(
+                Row(now.Memory, Label, y, scale, (g, x, width) => Block(g, x, y, width, goes.Contains(g.Guest.Id) ? "goes" : ""))
+            );
             y += Height + Gap;
         }
 
         var then = y;
         drawn.Add(Svg.Text(0, then + 17, "ghost-label", "then"));
         drawn.AddRange(
-            Row(board.Then.Memory, Label, then, scale, (g, x, width) => Block(g, x, then, width, comes.Contains(g.Guest.Id) ? "comes" : "stays"))
+            Row(
+                board.Then.Memory,
+                Label,
+                then,
+                scale,
+                (g, x, width) => Block(g, x, then, width, comes.Contains(g.Guest.Id) ? "comes" : "stays")
+            )
         );
         var limit = Label + (total * MemoryBudget.TightShare.Value * scale);
         drawn.Add(Svg.Line(limit, -2, limit, then + Height + 3, "limit"));
@@ -90,7 +98,12 @@ internal static class GhostRuler
 
     private static XElement Block(MemoryShare share, double x, double y, double width, string how)
     {
-        var name = (how == "comes" ? "+ " : how == "goes" ? "− " : "") + share.Guest.Name;
+        var name =
+            (
+                how == "comes" ? "+ "
+                : how == "goes" ? "− "
+                : ""
+            ) + share.Guest.Name;
         List<object?> parts =
         [
             .. Shapes.Block(x + 0.5, y, Math.Max(1.5, width - 1), Height, share.Guest.Kind, share.Sizing.Leading.Family.Css()),

@@ -51,7 +51,10 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
     {
         Form = new SettingsForm(name ?? "", gain ?? "", hostBase ?? "", rule ?? "", cap ?? "", batch ?? "", energy ?? "", currency ?? "");
         return await ChangeFromFormAsync(
-            lab => new Changed(LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse(lab.Settings))(lab).Lab).Lab, "name and assumptions changed"),
+            lab => new Changed(
+                LabEdits.Rename(Form.Name)(LabEdits.Settings(Form.Parse(lab.Settings))(lab).Lab).Lab,
+                "name and assumptions changed"
+            ),
             "/Lab"
         );
     }
@@ -81,7 +84,16 @@ public sealed class LabModel(DeskService desks, LabStore store, OwnAddress addre
     }
 
     /// <summary>What was typed about the lab.</summary>
-    public sealed record SettingsForm(string Name, string Gain, string HostBase, string CacheRule, string CacheCap, string BatchTimes, string EnergyPrice, string Currency)
+    public sealed record SettingsForm(
+        string Name,
+        string Gain,
+        string HostBase,
+        string CacheRule,
+        string CacheCap,
+        string BatchTimes,
+        string EnergyPrice,
+        string Currency
+    )
     {
         public static SettingsForm Of(Lab lab) =>
             new(

@@ -83,21 +83,31 @@ public class ArrangeTests
         for (var seed = 0; seed < 12; seed++)
         {
             var lab = ArrangeGens.Of(seed, 3, 14, 0.95 + (seed % 5 * 0.1), 0, odd: false);
-            var by = lab.Guests.OrderBy(g => g.Importance).ThenByDescending(g => g.Overrides.Memory).Aggregate(
-                lab,
-                (l, g) =>
-                    FitCheck
-                        .OnEveryHost(Sums.Of(l), l.Guest(g.Id)!)
-                        .Where(a => a.CanGo)
-                        .OrderBy(a => best ? a.After.Memory.Room : default)
-                        .FirstOrDefault() is { } there
-                        ? l.WithGuest(g.Id, x => x with { Placement = there.Guest.Placement })
-                        : l
-            );
+            var by = lab
+                .Guests.OrderBy(g => g.Importance)
+                .ThenByDescending(g => g.Overrides.Memory)
+                .Aggregate(
+                    lab,
+                    (l, g) =>
+                        FitCheck
+                            .OnEveryHost(Sums.Of(l), l.Guest(g.Id)!)
+                            .Where(a => a.CanGo)
+                            .OrderBy(a => best ? a.After.Memory.Room : default)
+                            .FirstOrDefault()
+                            is { } there
+                            ? l.WithGuest(g.Id, x => x with { Placement = there.Guest.Placement })
+                            : l
+                );
             var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 1 });
-            long[] feel = [.. Enum.GetValues<Importance>().Select(i => (long)by.Guests.Count(g => g.Importance == i && g.Placement is not null))];
+            long[] feel =
+            [
+                .. Enum.GetValues<Importance>().Select(i => (long)by.Guests.Count(g => g.Importance == i && g.Placement is not null)),
+            ];
             long[] found = [.. arranged.Goals.Take(3).Select(g => (long)g.Value)];
-            found.AsSpan().SequenceCompareTo(feel).ShouldBeGreaterThanOrEqualTo(0, $"seed {seed}: {string.Join(", ", found)} against {string.Join(", ", feel)}");
+            found
+                .AsSpan()
+                .SequenceCompareTo(feel)
+                .ShouldBeGreaterThanOrEqualTo(0, $"seed {seed}: {string.Join(", ", found)} against {string.Join(", ", feel)}");
         }
     }
 
@@ -132,14 +142,11 @@ public class ArrangeTests
             .Take(3)
             .Select((size, n) => Item(size, n))
             .Aggregate(ByteSize.FromGiB(1.5), (sum, g) => sum + new MemoryShare(g, Small.Size(g)).Committed);
-        var lab = Small.Lab([.. Enumerable.Range(0, bins).Select(n => Small.Host($"bin{n}", cores: 64, threads: 128) with { Memory = bin })]) with
+        var lab = Small.Lab([
+            .. Enumerable.Range(0, bins).Select(n => Small.Host($"bin{n}", cores: 64, threads: 128) with { Memory = bin }),
+        ]) with
         {
-            Guests =
-            [
-                .. items
-                    .OrderBy(_ => random.Next())
-                    .Select(Item),
-            ],
+            Guests = [.. items.OrderBy(_ => random.Next()).Select(Item)],
         };
 
         var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 60 });
@@ -182,7 +189,9 @@ public class ArrangeTests
                 foreach (var guest in lab.Guests)
                 {
                     var then = after.Guest(guest.Id)!;
-                    (guest.Pinned && guest.Placement is not null && then.Placement is not null && then.Placement != guest.Placement).ShouldBeFalse("pinned");
+                    (
+                        guest.Pinned && guest.Placement is not null && then.Placement is not null && then.Placement != guest.Placement
+                    ).ShouldBeFalse("pinned");
                     (running.Contains(guest.Id) && guest.Placement is not null && then.Placement is null).ShouldBeFalse("taken away");
                     then.RunsIn.ShouldBe(guest.RunsIn, "what runs inside another travels with it");
                     if (then.Placement?.Host == guest.Placement?.Host)
@@ -204,10 +213,16 @@ public class ArrangeTests
             var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 60 });
             foreach (var left in arranged.LeftOut)
             {
-                foreach (var why in left.Hosts.Where(h => h.Proven && h.SmallestChange.EndsWith($" memory on {h.Host.Name}") && !h.SmallestChange.Contains(" and ")))
+                foreach (
+                    var why in left.Hosts.Where(h =>
+                        h.Proven && h.SmallestChange.EndsWith($" memory on {h.Host.Name}") && !h.SmallestChange.Contains(" and ")
+                    )
+                )
                 {
                     found++;
-                    ByteSize.TryParse(why.SmallestChange[1..].Split(" memory on ")[0], Prefixes.Binary, out var more).ShouldBeTrue(why.SmallestChange);
+                    ByteSize
+                        .TryParse(why.SmallestChange[1..].Split(" memory on ")[0], Prefixes.Binary, out var more)
+                        .ShouldBeTrue(why.SmallestChange);
                     // The amount is said in three figures: a hundredth more or less is a hair.
                     Everybody(lab, why.Host, new ByteSize((long)(more.Bytes * 1.01)), left).ShouldBeTrue($"seed {seed} {left.Guest.Name}");
                     Everybody(lab, why.Host, new ByteSize((long)(more.Bytes * 0.98)), left).ShouldBeFalse($"seed {seed} {left.Guest.Name}");
@@ -219,10 +234,7 @@ public class ArrangeTests
             {
                 var grown = was.WithHost(host.Id, h => h with { Memory = h.Memory + more }) with
                 {
-                    Guests =
-                    [
-                        .. was.Guests.Where(g => g.Id == left.Guest.Id || arranged.Placed.Any(p => p.Guest.Id == g.Id)),
-                    ],
+                    Guests = [.. was.Guests.Where(g => g.Id == left.Guest.Id || arranged.Placed.Any(p => p.Guest.Id == g.Id))],
                 };
                 return Arranger.Of(Sums.Of(grown), new ArrangeAsk { Seconds = 60 }).LeftOut.Count == 0;
             }
@@ -258,7 +270,12 @@ public class ArrangeTests
     }
 
     private static HashSet<string> Stops(Lab lab) =>
-        [.. Assessment.Of(lab).Findings.Where(f => f.Severity == Severity.Stop && Kinds.Contains(f.Rule.Id)).Select(f => f.Key.Split('#')[0])];
+        [
+            .. Assessment
+                .Of(lab)
+                .Findings.Where(f => f.Severity == Severity.Stop && Kinds.Contains(f.Rule.Id))
+                .Select(f => f.Key.Split('#')[0]),
+        ];
 
     private sealed class Told(Action<ArrangeProgress> to) : IProgress<ArrangeProgress>
     {

@@ -110,9 +110,17 @@ internal sealed class BruteForce
             .. there.Pools.Select((p, n) => (double)(p.Claimed.Value - empty[h].Pools[n].Claimed.Value).Bytes),
             .. there.Pools.Select((p, n) => (double)(p.Promised - empty[h].Pools[n].Promised).Bytes),
         ];
-        var copied = !stays ? 0
-            : (guest.Placement!.SystemPool is { } was && was != system ? 1 : 0) + (guest.Placement.BulkPool is { } data && bulk != "" && data != bulk ? 1 : 0);
-        return new Way(h, stays, load, copied, Badly(empty[h], system, guest: true) + (bulk == "" ? 0 : Badly(empty[h], bulk, guest: false)));
+        var copied = !stays
+            ? 0
+            : (guest.Placement!.SystemPool is { } was && was != system ? 1 : 0)
+                + (guest.Placement.BulkPool is { } data && bulk != "" && data != bulk ? 1 : 0);
+        return new Way(
+            h,
+            stays,
+            load,
+            copied,
+            Badly(empty[h], system, guest: true) + (bulk == "" ? 0 : Badly(empty[h], bulk, guest: false))
+        );
     }
 
     /// <summary>Guest disks want flash, bulk data does not; neither lies beside the host's system (handbook, chapter 3; common practice).</summary>
@@ -254,7 +262,8 @@ internal sealed class BruteForce
         var memory = empty[h].Memory;
         double Up(double part, double of) => Math.Ceiling((100 * part / of) - Hair);
         // Counted in kibibytes and millionths of a core, each rounded up.
-        var bytes = Math.Ceiling(memory.Hard.Bytes / 1024.0) + taken.OfType<Way>().Where(w => w.Host == h).Sum(w => Math.Ceiling(w.Load[0] / 1024));
+        var bytes =
+            Math.Ceiling(memory.Hard.Bytes / 1024.0) + taken.OfType<Way>().Where(w => w.Host == h).Sum(w => Math.Ceiling(w.Load[0] / 1024));
         var most = Up(bytes, Math.Floor(memory.Total.Bytes / 1024.0));
         for (var hour = 0; hour < DayShape.Hours; hour++)
         {
@@ -291,7 +300,10 @@ internal sealed class BruteForce
         long lost = 0;
         for (var away = 0; away < empty.Length; away++)
         {
-            var gone = Enumerable.Range(0, taken.Length).Where(n => taken[n]?.Host == away && lab.Guests[n].Importance == Importance.Must).ToList();
+            var gone = Enumerable
+                .Range(0, taken.Length)
+                .Where(n => taken[n]?.Host == away && lab.Guests[n].Importance == Importance.Must)
+                .ToList();
             var kept = taken.ToArray();
             for (var n = 0; n < taken.Length; n++)
             {
@@ -339,8 +351,14 @@ internal sealed class BruteForce
                 o == n
                 || taken[o] is not { } other
                 || !(
-                    (other.Host == way.Host && (lab.Guests[n].Apart.Contains(lab.Guests[o].Id) || lab.Guests[o].Apart.Contains(lab.Guests[n].Id)))
-                    || (other.Host != way.Host && (lab.Guests[n].Together.Contains(lab.Guests[o].Id) || lab.Guests[o].Together.Contains(lab.Guests[n].Id)))
+                    (
+                        other.Host == way.Host
+                        && (lab.Guests[n].Apart.Contains(lab.Guests[o].Id) || lab.Guests[o].Apart.Contains(lab.Guests[n].Id))
+                    )
+                    || (
+                        other.Host != way.Host
+                        && (lab.Guests[n].Together.Contains(lab.Guests[o].Id) || lab.Guests[o].Together.Contains(lab.Guests[n].Id))
+                    )
                 )
             );
 

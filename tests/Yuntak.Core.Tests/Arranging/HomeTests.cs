@@ -54,7 +54,9 @@ public class HomeTests
 
         var arranged = Arranger.Of(Sums.Of(lab), new ArrangeAsk());
 
-        arranged.Placed.ShouldHaveSingleItem().ShouldSatisfyAllConditions(p => p.Guest.Name.ShouldBe("first"), p => p.Host.Name.ShouldBe("kiln"));
+        arranged
+            .Placed.ShouldHaveSingleItem()
+            .ShouldSatisfyAllConditions(p => p.Guest.Name.ShouldBe("first"), p => p.Host.Name.ShouldBe("kiln"));
         lab.With(ArrangeEdits.Accept(ArrangeEdits.All(arranged)))
             .Guest(new GuestId("first"))!
             .Claims.ShouldHaveSingleItem()
@@ -63,15 +65,24 @@ public class HomeTests
         why.Single(h => h.Host.Name == "kiln").SmallestChange.ShouldBe("release the video encoder from first");
         why.Single(h => h.Host.Name == "wren").Limit.ShouldContain("wren has none that was read");
         // Two containers share the node of one card.
-        var shared = lab with { Guests = lab.Guests.Change(_ => true, g => g with { Kind = GuestKind.SystemContainer }) };
+        var shared = lab with
+        {
+            Guests = lab.Guests.Change(_ => true, g => g with { Kind = GuestKind.SystemContainer }),
+        };
         Arranger.Of(Sums.Of(shared), new ArrangeAsk()).LeftOut.ShouldBeEmpty();
     }
 
     [Fact]
     public void Nobody_leaves_the_network_it_is_on()
     {
-        var bridged = Small.Host("kiln", 8) with { Wires = HostWires.None with { Bridges = [new PlannedBridge("br0", Networks: ["house"])] } };
-        var other = Small.Host("wren", 64) with { Wires = HostWires.None with { Bridges = [new PlannedBridge("br0", Networks: ["cameras"])] } };
+        var bridged = Small.Host("kiln", 8) with
+        {
+            Wires = HostWires.None with { Bridges = [new PlannedBridge("br0", Networks: ["house"])] },
+        };
+        var other = Small.Host("wren", 64) with
+        {
+            Wires = HostWires.None with { Bridges = [new PlannedBridge("br0", Networks: ["cameras"])] },
+        };
         var lab = Small.Lab(bridged, other) with
         {
             Networks = [new Network("house"), new Network("cameras")],
@@ -92,10 +103,24 @@ public class HomeTests
         {
             Guests =
             [
-                Named("a") with { Placement = new Placement(new HostId("kiln"), "ember"), Pinned = true },
-                Named("b") with { Apart = [new GuestId("a")] },
-                Named("c") with { Together = [new GuestId("b")] },
-                Named("d") with { Importance = Importance.MayWait, Apart = [new GuestId("a"), new GuestId("b")] },
+                Named("a") with
+                {
+                    Placement = new Placement(new HostId("kiln"), "ember"),
+                    Pinned = true,
+                },
+                Named("b") with
+                {
+                    Apart = [new GuestId("a")],
+                },
+                Named("c") with
+                {
+                    Together = [new GuestId("b")],
+                },
+                Named("d") with
+                {
+                    Importance = Importance.MayWait,
+                    Apart = [new GuestId("a"), new GuestId("b")],
+                },
             ],
         };
 
@@ -166,10 +191,7 @@ public class HomeTests
     {
         var lab = Small.Lab(Small.Host("kiln", 8)) with
         {
-            Guests =
-            [
-                .. Enumerable.Range(0, 4).Select(n => Notes with { Id = new GuestId($"g{n}"), Name = $"g{n}" }),
-            ],
+            Guests = [.. Enumerable.Range(0, 4).Select(n => Notes with { Id = new GuestId($"g{n}"), Name = $"g{n}" })],
             Offers =
             [
                 new HostOffer("large", 400, 8, ByteSize.FromGiB(64), Flash: ByteSize.FromTB(1)),
@@ -195,7 +217,11 @@ public class HomeTests
     {
         var board = Small.Host("board", 8) with { Type = HostType.Board };
         var lab = Small.Lab(board) with { Guests = [Notes] };
-        Arranger.Of(Sums.Of(lab), new ArrangeAsk()).LeftOut.ShouldHaveSingleItem().Hosts[0].SmallestChange.ShouldStartWith("notes as an app stack");
+        Arranger
+            .Of(Sums.Of(lab), new ArrangeAsk())
+            .LeftOut.ShouldHaveSingleItem()
+            .Hosts[0]
+            .SmallestChange.ShouldStartWith("notes as an app stack");
 
         var free = lab with { Guests = [Notes with { MayBe = [GuestKind.AppStack] }] };
         var arranged = Arranger.Of(Sums.Of(free), new ArrangeAsk());
@@ -227,7 +253,9 @@ public class HomeTests
         Should
             .Throw<Refused>(() => ArrangeEdits.Accept([new ArrangeTake(Notes.Id, new Placement(new HostId("gone")), Notes.Kind)])(lab))
             .Message.ShouldContain("no longer in the lab");
-        Should.Throw<Refused>(() => PlaceEdits.Say(Notes.Id, false, false, ["nobody"], [], [])(lab)).Message.ShouldBe("There is no guest called «nobody».");
+        Should
+            .Throw<Refused>(() => PlaceEdits.Say(Notes.Id, false, false, ["nobody"], [], [])(lab))
+            .Message.ShouldBe("There is no guest called «nobody».");
         Should.Throw<Refused>(() => PlaceEdits.Say(Notes.Id, false, false, ["notes"], [], [])(lab));
     }
 

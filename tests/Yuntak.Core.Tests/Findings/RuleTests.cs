@@ -276,9 +276,7 @@ public class RuleTests
             },
             {
                 "bench.no-refuge",
-                Small
-                    .Lab(kiln, Small.Host("shelf", 1))
-                    .WithGuestOn(machine with { Importance = Importance.Must, Survives = true }, "kiln")
+                Small.Lab(kiln, Small.Host("shelf", 1)).WithGuestOn(machine with { Importance = Importance.Must, Survives = true }, "kiln")
             },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
         };

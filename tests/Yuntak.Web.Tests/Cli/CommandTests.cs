@@ -397,6 +397,50 @@ public sealed class CommandTests : IDisposable
     }
 
     [Fact]
+    public void Arrange_places_everybody_it_can_and_says_why_not_the_others()
+    {
+        var written = folder.File("arranged.yaml");
+        var (ended, said, _) = Run(null, "arrange", Demo("saltmarsh-draft.yaml"), "--prefer", "even", "--write", written, "--json");
+
+        ended.ShouldBe(1, "some have no place");
+        var answer = JsonDocument.Parse(said).RootElement;
+        answer.GetProperty("status").GetString().ShouldBe("optimal");
+        foreach (var goal in answer.GetProperty("goals").EnumerateArray())
+        {
+            goal.GetProperty("name").GetString().ShouldNotBeNullOrEmpty();
+            goal.GetProperty("value").GetDouble().ShouldBe(goal.GetProperty("bound").GetDouble());
+        }
+
+        var placed = answer.GetProperty("placements").EnumerateArray().ToList();
+        var unplaced = answer.GetProperty("unplaced").EnumerateArray().ToList();
+        (placed.Count + unplaced.Count).ShouldBe(11);
+        placed.ShouldAllBe(p => p.GetProperty("host").GetString() != null && p.GetProperty("systemPool").GetString() != null);
+        answer.GetProperty("moves").EnumerateArray().ShouldContain(m => m.GetProperty("guest").GetString() == "reelroom");
+        unplaced
+            .SelectMany(u => u.GetProperty("hosts").EnumerateArray())
+            .ShouldAllBe(h => h.GetProperty("limit").GetString() != "" && h.GetProperty("smallestChange").GetString() != "");
+        answer.GetProperty("seconds").GetDouble().ShouldBeLessThan(6);
+        // What was written is arranged: nobody moves any more.
+        var again = JsonDocument.Parse(Run(null, "arrange", written, "--prefer", "even", "--json").Said).RootElement;
+        again.GetProperty("moves").GetArrayLength().ShouldBe(0);
+    }
+
+    [Fact]
+    public void Arrange_ends_as_it_should_and_refuses_in_words()
+    {
+        var none = folder.File("none.yaml");
+        File.WriteAllText(none, "yuntak: 1\nname: none\nhosts: []\nguests: []\n");
+        Run(null, "arrange", none).Ended.ShouldBe(0);
+        Run(null, "arrange", folder.File("missing.yaml")).Ended.ShouldBe(2);
+        var (ended, _, problem) = Run(null, "arrange", Demo("saltmarsh-draft.yaml"), "--empty", "nowhere");
+        ended.ShouldBe(2);
+        problem.ShouldContain("no host called «nowhere»; there are kiln, wren, cellar");
+        Run(null, "arrange", none, "--seconds", "0").Problem.ShouldContain("--seconds takes a number over 0");
+        var emptied = Run(null, "arrange", Demo("saltmarsh-draft.yaml"), "--empty", "cellar", "--only-unplaced");
+        emptied.Said.ShouldNotContain("reelroom: on no host → cellar");
+    }
+
+    [Fact]
     public void Wires_says_who_has_which_address_what_clashes_and_what_the_outside_reaches()
     {
         var answer = JsonDocument.Parse(Run(null, "wires", Demo("saltmarsh-draft.yaml"), "--json").Said).RootElement;

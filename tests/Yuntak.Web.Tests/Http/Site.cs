@@ -15,6 +15,8 @@ public sealed class Site : IAsyncLifetime
 
     public HttpClient Client { get; private set; } = null!;
 
+    public IServiceProvider Services => app.Services;
+
     public bool Demo { get; init; } = true;
 
     /// <summary>Data that is there already; a folder of its own when left out.</summary>

@@ -10,7 +10,15 @@ internal static class GuestPlaceShapes
 
     /// <summary>Whether it stays where it is.</summary>
     public static readonly Field<Guest> Pinned = Of<Guest>
-        .Value("pinned", nameof(Labs.Guest.Pinned), "stays where it is", Codecs.Flag(), false, g => g.Pinned, (g, v) => g with { Pinned = v })
+        .Value(
+            "pinned",
+            nameof(Labs.Guest.Pinned),
+            "stays where it is",
+            Codecs.Flag(),
+            false,
+            g => g.Pinned,
+            (g, v) => g with { Pinned = v }
+        )
         .IsKnown()
         .Explained("stays on its host and in its pools when guests are arranged");
 

@@ -13,7 +13,15 @@ public static class OfferShapes
     public static readonly Shape<HostOffer> Offer = new(
         "offer",
         new HostOffer("", 0, 1, ByteSize.FromGiB(1)),
-        Of<HostOffer>.Always("name", nameof(HostOffer.Name), "called", Codecs.Name("offer"), "", o => o.Name, (o, v) => o with { Name = v }),
+        Of<HostOffer>.Always(
+            "name",
+            nameof(HostOffer.Name),
+            "called",
+            Codecs.Name("offer"),
+            "",
+            o => o.Name,
+            (o, v) => o with { Name = v }
+        ),
         Of<HostOffer>.Always(
             "price",
             nameof(HostOffer.Price),

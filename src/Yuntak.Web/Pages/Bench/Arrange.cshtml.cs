@@ -66,14 +66,7 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
     }
 
     /// <summary>Begins a search, or joins the one that is under way.</summary>
-    public IActionResult OnPostStart(
-        string? scope,
-        string? empty,
-        bool survive,
-        string? prefer,
-        string? offers,
-        string? seconds
-    )
+    public IActionResult OnPostStart(string? scope, string? empty, bool survive, string? prefer, string? offers, string? seconds)
     {
         Form = new ArrangeForm(scope ?? "all", empty ?? "", survive, prefer == "even", offers ?? "none", seconds ?? "");
         try

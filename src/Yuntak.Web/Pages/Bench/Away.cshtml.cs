@@ -35,12 +35,7 @@ public sealed class AwayModel(DeskService desks, LabStore store) : LabPageModel(
 
         Host = away;
         Found = Of(Desk.Assessment, away.Id, HttpContext.RequestAborted);
-        Boards = GhostBoard.Of(
-            Desk.Assessment,
-            [.. Found.Moves.Select(m => new ArrangeTake(m.Guest.Id, m.Place, m.Kind))],
-            [],
-            away.Id
-        );
+        Boards = GhostBoard.Of(Desk.Assessment, [.. Found.Moves.Select(m => new ArrangeTake(m.Guest.Id, m.Place, m.Kind))], [], away.Id);
         return Page();
     }
 

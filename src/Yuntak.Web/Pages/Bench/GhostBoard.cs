@@ -33,7 +33,8 @@ public sealed record GhostBoard(
         HostId? away = null
     )
     {
-        var lab = takes.Count == 0 && bought.Count == 0 ? now.Lab : ArrangeEdits.Accept(takes, [.. bought.Select(b => b.Name)])(now.Lab).Lab;
+        var lab =
+            takes.Count == 0 && bought.Count == 0 ? now.Lab : ArrangeEdits.Accept(takes, [.. bought.Select(b => b.Name)])(now.Lab).Lab;
         var then = lab == now.Lab ? now : Sums.Of(lab);
         return
         [
@@ -41,14 +42,12 @@ public sealed record GhostBoard(
                 .Hosts.Select(h => new GhostBoard(
                     now.Host(h.Host.Id),
                     h,
+                    [.. h.Guests.Where(g => Before(g.Guest)?.Id != h.Host.Id).Select(g => (g.Guest, Before(g.Guest)?.Name))],
                     [
-                        .. h
-                            .Guests.Where(g => Before(g.Guest)?.Id != h.Host.Id)
-                            .Select(g => (g.Guest, Before(g.Guest)?.Name)),
-                    ],
-                    [
-                        .. now.Host(h.Host.Id)?.Guests.Where(g => then.HostOf(lab.Guest(g.Guest.Id)!)?.Host.Id != h.Host.Id)
-                            .Select(g => (g.Guest, then.HostOf(lab.Guest(g.Guest.Id)!)?.Host.Name)) ?? [],
+                        .. now.Host(h.Host.Id)
+                            ?.Guests.Where(g => then.HostOf(lab.Guest(g.Guest.Id)!)?.Host.Id != h.Host.Id)
+                            .Select(g => (g.Guest, then.HostOf(lab.Guest(g.Guest.Id)!)?.Host.Name))
+                            ?? [],
                     ],
                     h.Host.Id == away
                 ))

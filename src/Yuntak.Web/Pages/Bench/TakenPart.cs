@@ -28,7 +28,10 @@ public sealed record TakenPart(string Guest, string? Host, string? System, strin
     {
         try
         {
-            return text.Length <= Longest && JsonSerializer.Deserialize<TakenPart>(text) is { Guest: not null } part && Enum.IsDefined(part.Kind)
+            return
+                text.Length <= Longest
+                && JsonSerializer.Deserialize<TakenPart>(text) is { Guest: not null } part
+                && Enum.IsDefined(part.Kind)
                 ? new ArrangeTake(
                     new GuestId(part.Guest),
                     part.Host is null ? null : new Placement(new HostId(part.Host), part.System, part.Bulk),
