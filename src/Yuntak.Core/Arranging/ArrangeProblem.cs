@@ -42,10 +42,12 @@ internal sealed class ArrangeProblem
                 continue;
             }
 
-            var seats = maker.Of(movers.Count, now);
+            var survives = !ask.Away && now.Guest.Importance == Importance.Must && (ask.SurviveOne || now.Guest.Survives);
+            var stuck = home is not null && (ask.Scope == ArrangeScope.Unplaced || (ask.Scope == ArrangeScope.OneHost && home != ask.Of));
+            // Who is not to be moved needs the seat it has only, unless it is to have somewhere to go.
+            var seats = maker.Of(movers.Count, now, onlyHome: stuck && !survives);
             var here = seats.FirstOrDefault(s => s.Stays);
             var runs = here is not null && running.Contains(now.Guest.Id);
-            var stuck = here is not null && (ask.Scope == ArrangeScope.Unplaced || (ask.Scope == ArrangeScope.OneHost && home != ask.Of));
             movers.Add(
                 new Mover(
                     movers.Count,
@@ -54,8 +56,8 @@ internal sealed class ArrangeProblem
                     stuck ? [] : [.. seats.Where(s => May(s, here, runs))],
                     seats,
                     runs,
-                    stuck,
-                    !ask.Away && now.Guest.Importance == Importance.Must && (ask.SurviveOne || now.Guest.Survives)
+                    stuck && here is not null,
+                    survives
                 )
             );
         }

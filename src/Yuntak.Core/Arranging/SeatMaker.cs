@@ -28,7 +28,8 @@ internal sealed class SeatMaker
     /// <summary>All seats of a guest, host by host.</summary>
     /// <param name="mover">Which guest it is.</param>
     /// <param name="now">The guest as it is.</param>
-    public IReadOnlyList<Seat> Of(int mover, Sizing now)
+    /// <param name="onlyHome">Whether only the seat it has now is asked after.</param>
+    public IReadOnlyList<Seat> Of(int mover, Sizing now, bool onlyHome = false)
     {
         // Hosts of one sort size a guest alike.
         Dictionary<(GuestKind, double, int), Sizing> sized = [];
@@ -39,6 +40,11 @@ internal sealed class SeatMaker
             foreach (var room in rooms)
             {
                 var stays = now.Guest.Placement?.Host == room.Host.Id && kind == now.Guest.Kind;
+                if (onlyHome && !stays)
+                {
+                    continue;
+                }
+
                 if (!stays && !sized.ContainsKey((kind, room.Host.Speed, room.Host.Processor.Threads)))
                 {
                     sized[(kind, room.Host.Speed, room.Host.Processor.Threads)] = Sizing.Of(

@@ -37,7 +37,12 @@ public sealed class ArrangeDesk(TimeProvider clock, ILogger<ArrangeDesk> log) : 
                 throw new Refused($"{MostWaiting} arrangements are being looked for already. Wait for one of them, or stop it.");
             }
 
-            jobs.RemoveAll(j => j.Ended && jobs.Count >= MostKept && jobs.IndexOf(j) <= jobs.Count - MostKept);
+            foreach (var old in jobs.Where(j => j.Ended).Take(jobs.Count - MostKept + 1).ToList())
+            {
+                jobs.Remove(old);
+                old.Dispose();
+            }
+
             var job = new ArrangeJob(Guid.NewGuid().ToString("N")[..12], key);
             job.Patience = clock.CreateTimer(_ => job.Stop(), null, Patience, Timeout.InfiniteTimeSpan);
             jobs.Add(job);
@@ -78,11 +83,10 @@ public sealed class ArrangeDesk(TimeProvider clock, ILogger<ArrangeDesk> log) : 
     {
         foreach (var job in jobs)
         {
+            // What is under way sees it and lets go of its turn by itself.
             job.Stop();
             job.Patience?.Dispose();
         }
-
-        turn.Dispose();
     }
 
     private static void Asked(ArrangeJob job) => job.Patience?.Change(Patience, Timeout.InfiniteTimeSpan);

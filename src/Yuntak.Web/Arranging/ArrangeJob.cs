@@ -3,7 +3,7 @@ using Yuntak.Core.Arranging;
 namespace Yuntak.Web.Arranging;
 
 /// <summary>An arrangement that is being looked for, or was found.</summary>
-public sealed class ArrangeJob
+public sealed class ArrangeJob : IDisposable
 {
     private readonly CancellationTokenSource stop = new();
     private ArrangeProgress? progress;
@@ -37,6 +37,13 @@ public sealed class ArrangeJob
     internal ITimer? Patience { get; set; }
 
     internal CancellationToken Stopped => stop.Token;
+
+    /// <inheritdoc/>
+    public void Dispose()
+    {
+        Patience?.Dispose();
+        stop.Dispose();
+    }
 
     /// <summary>Ends it: nobody waits any longer.</summary>
     internal void Stop()

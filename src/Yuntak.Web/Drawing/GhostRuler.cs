@@ -111,6 +111,6 @@ internal static class GhostRuler
             how == "goes" ? Svg.Line(x + 2, y + Height - 3, x + Math.Max(3, width - 2), y + 3, "ghost-strike") : null,
             width > (name.Length * Letter) + 6 ? Svg.Text(x + (width / 2), y + 17, "block-name", name) : null,
         ];
-        return Svg.Group($"ghost {how}".TrimEnd(), [.. parts]);
+        return Svg.Group($"ghost-part {how}".TrimEnd(), [.. parts]);
     }
 }

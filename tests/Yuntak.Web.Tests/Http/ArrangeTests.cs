@@ -25,7 +25,7 @@ public sealed class ArrangeTests(Site site) : IClassFixture<Site>
 
         found.QuerySelector("#found-title")!.TextContent.ShouldBe("Proven: nothing better is to be had");
         found.QuerySelectorAll(".board.ghosts h2").Select(h => h.TextContent).ShouldBe(["kiln", "cellar"]);
-        found.QuerySelectorAll(".ghost.comes").Length.ShouldBe(4, "two guests, each for wide and narrow");
+        found.QuerySelectorAll(".ghost-part.comes").Length.ShouldBe(4, "two guests, each for wide and narrow");
         found.QuerySelectorAll(".ghost-list li").Select(l => l.TextContent.Trim()).ShouldContain(t => t.StartsWith("+ reelroom"));
         found.QuerySelector(".left-out[aria-label='owlwatch']")!.TextContent.ShouldContain("release the AI accelerator from glazelog");
         found.QuerySelectorAll(".goals tbody tr").Length.ShouldBeGreaterThan(6);

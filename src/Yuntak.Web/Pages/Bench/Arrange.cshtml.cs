@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
 using Yuntak.Core.Arranging;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
@@ -100,7 +101,7 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
         var asked = string.Join(' ', parts.Select(p => p.GetHashCode(StringComparison.Ordinal)).Order());
         if (look || (parts.Length < all && seen != asked))
         {
-            return Task.FromResult(Look(parts, buy ?? [], job, asked));
+            return Task.FromResult<IActionResult>(Look(parts, buy ?? [], job, asked));
         }
 
         return ChangeAsync(lab => Accept(parts, buy ?? [])(lab), then: "/Bench");
@@ -119,12 +120,12 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
     /// <summary>Takes an offer out.</summary>
     public Task<IActionResult> OnPostDropOfferAsync(string name) => ChangeAsync(PlaceEdits.DropOffer(name), then: "/Bench/Arrange#offers");
 
-    private static Edit Accept(IReadOnlyList<string> parts, IReadOnlyList<string> offers) =>
-        parts.Count > MostParts
+    private static Edit Accept(string[] parts, string[] offers) =>
+        parts.Length > MostParts
             ? throw new Refused("Those are more parts than a lab holds guests.")
             : ArrangeEdits.Accept([.. parts.Select(TakenPart.Read)], offers);
 
-    private IActionResult Look(string[] parts, string[] offers, string? job, string asked)
+    private PageResult Look(string[] parts, string[] offers, string? job, string asked)
     {
         try
         {

@@ -26,22 +26,25 @@ public sealed record TakenPart(string Guest, string? Host, string? System, strin
     /// <exception cref="Refused">It says none.</exception>
     public static ArrangeTake Read(string text)
     {
+        var part = text.Length <= Longest ? Parsed(text) : null;
+        return part is { Guest: not null } && Enum.IsDefined(part.Kind)
+            ? new ArrangeTake(
+                new GuestId(part.Guest),
+                part.Host is null ? null : new Placement(new HostId(part.Host), part.System, part.Bulk),
+                part.Kind
+            )
+            : throw new Refused("That is no part of an arrangement. Arrange once more.");
+    }
+
+    private static TakenPart? Parsed(string text)
+    {
         try
         {
-            return
-                text.Length <= Longest
-                && JsonSerializer.Deserialize<TakenPart>(text) is { Guest: not null } part
-                && Enum.IsDefined(part.Kind)
-                ? new ArrangeTake(
-                    new GuestId(part.Guest),
-                    part.Host is null ? null : new Placement(new HostId(part.Host), part.System, part.Bulk),
-                    part.Kind
-                )
-                : throw new Refused("That is no part of an arrangement. Arrange once more.");
+            return JsonSerializer.Deserialize<TakenPart>(text);
         }
         catch (JsonException)
         {
-            throw new Refused("That is no part of an arrangement. Arrange once more.");
+            return null;
         }
     }
 }
