@@ -35,6 +35,6 @@ public class ArrangeTests
         await using var person = await SliceSession.OpenAsync(demo: true, width: 390);
         person.Go("/Bench/Away?host=wren");
         person.Script<long>("return document.documentElement.scrollWidth").ShouldBeLessThanOrEqualTo(390);
-        person.All(".ghost-ruler").Where(r => r.Displayed).Select(r => r.GetAttribute("viewBox")!.Split(' ')[2]).ShouldBe(["344"]);
+        person.All(".ghost-ruler").Where(r => r.Displayed).Select(r => r.GetDomAttribute("viewBox")!.Split(' ')[2]).ShouldBe(["344"]);
     }
 }

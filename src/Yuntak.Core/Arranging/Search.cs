@@ -49,9 +49,10 @@ internal sealed class Search : IDisposable
                 $"{Ways},random_seed:{seed},max_time_in_seconds:{seconds:0.###},max_deterministic_time:{seconds:0.###}"
             ),
         };
-        using var stop = cancel.Register(Solver.StopSearch);
         Tell(doing, null, null);
+        cancel.ThrowIfCancellationRequested();
         using var told = new Told(this, doing);
+        using var stopper = new Stopper(Solver, cancel);
         var status = Solver.Solve(model, told);
         Used += Solver.WallTime();
         Left -= Solver.WallTime();
@@ -68,5 +69,47 @@ internal sealed class Search : IDisposable
     private sealed class Told(Search search, string doing) : CpSolverSolutionCallback
     {
         public override void OnSolutionCallback() => search.Tell(doing, ObjectiveValue(), BestObjectiveBound(), WallTime());
+    }
+
+    /// <summary>Stops a solver when it is asked to, again and again until it has: what is said before it has begun it does not hear.</summary>
+    private sealed class Stopper : IDisposable
+    {
+        private const int EveryMilliseconds = 20;
+        private readonly Lock gate = new();
+        private readonly CancellationTokenRegistration registration;
+        private bool over;
+
+        public Stopper(CpSolver solver, CancellationToken cancel) =>
+            registration = cancel.Register(() => _ = Task.Run(() => StopAsync(solver)));
+
+        public void Dispose()
+        {
+            registration.Dispose();
+            lock (gate)
+            {
+                over = true;
+            }
+        }
+
+        private async Task StopAsync(CpSolver solver)
+        {
+            while (Stopped(solver))
+            {
+                await Task.Delay(EveryMilliseconds, CancellationToken.None).ConfigureAwait(false);
+            }
+        }
+
+        private bool Stopped(CpSolver solver)
+        {
+            lock (gate)
+            {
+                if (!over)
+                {
+                    solver.StopSearch();
+                }
+
+                return !over;
+            }
+        }
     }
 }

@@ -246,7 +246,7 @@ public class ArrangeTests
     [Fact]
     public void The_same_lab_gives_the_same_answer()
     {
-        var lab = ArrangeGens.Of(5, 4, 24, 0.9);
+        var lab = ArrangeGens.Of(5, 3, 12, 0.9);
         var first = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 30 });
         var second = Arranger.Of(Sums.Of(lab), new ArrangeAsk { Seconds = 30 });
         second.Placed.ShouldBe(first.Placed);
@@ -258,10 +258,13 @@ public class ArrangeTests
     {
         using var stop = new CancellationTokenSource();
         var told = 0;
-        var progress = new Told(_ =>
+        // Once before it begins to search, once while it does.
+        var progress = new Told(p =>
         {
-            told++;
-            stop.Cancel();
+            if (++told > 1)
+            {
+                stop.Cancel();
+            }
         });
         Should.Throw<OperationCanceledException>(() =>
             Arranger.Of(Sums.Of(ArrangeGens.Of(0, 12, 120, 0.95)), new ArrangeAsk { Seconds = 60 }, null, progress, stop.Token)
