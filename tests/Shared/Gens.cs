@@ -306,7 +306,37 @@ internal static class Gens
             }
         }
 
-        return lab;
+        if (lab.Guests.Count > 1 && places[0] % 3 == 0)
+        {
+            var (first, last) = (lab.Guests[0], lab.Guests[^1]);
+            lab = Try(
+                lab,
+                PlaceEdits.Say(
+                    last.Id,
+                    places[1] % 2 == 0,
+                    places[2] % 2 == 0,
+                    places[3] % 2 == 0 ? [first.Name] : [],
+                    places[3] % 2 == 1 ? [first.Name] : [],
+                    [GuestKind.SystemContainer]
+                )
+            );
+        }
+
+        return places[4] > 2
+            ? Try(
+                lab,
+                PlaceEdits.Offer(
+                    new HostOffer(
+                        $"shelf {places[5]}",
+                        places[5] * 100,
+                        4,
+                        ByteSize.FromGiB(16),
+                        Flash: ByteSize.FromTB(1),
+                        IdleWatts: places[5]
+                    )
+                )
+            )
+            : lab;
     }
 
     /// <summary>Two with the same name are refused; the lab is then simply one smaller.</summary>

@@ -137,6 +137,29 @@ public class LabFileTests
     }
 
     [Fact]
+    public void Guests_name_each_other_by_name_and_a_stranger_is_refused()
+    {
+        const string Text = """
+            yuntak: 1
+            name: two
+            hosts: []
+            guests:
+              - { name: First One, kind: machine, wants: [{ profile: wiki }] }
+              - { name: other, kind: machine, wants: [{ profile: wiki }], apart: [First One], pinned: true, may-be: [system-container] }
+            offers:
+              - { name: shelf, price: 180, cores: 4, memory: 16 GiB, flash: 1 TB }
+            """;
+        var lab = LabFile.Read(Text).Lab.ShouldNotBeNull();
+        lab.Guests[1].Apart.ShouldBe([lab.Guests[0].Id]);
+        lab.Offers.ShouldHaveSingleItem().Memory.ShouldBe(ByteSize.FromGiB(16));
+        LabFile.Read(LabFile.ToYaml(lab)).Lab.ShouldBe(lab);
+
+        var wrong = LabFile.Read(Text.Replace("apart: [First One]", "together: [nobody]"));
+        wrong.Lab.ShouldBeNull();
+        wrong.Problems.ShouldHaveSingleItem().ToString().ShouldContain("There is no guest called «nobody».");
+    }
+
+    [Fact]
     public void Mutations_of_the_demo_never_throw()
     {
         var text = Demo("saltmarsh-draft.yaml");

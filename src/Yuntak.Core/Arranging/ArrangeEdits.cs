@@ -4,7 +4,6 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Arranging;
 

@@ -1,5 +1,4 @@
 using Google.OrTools.Sat;
-using Yuntak.Core.Devices;
 
 namespace Yuntak.Core.Arranging;
 

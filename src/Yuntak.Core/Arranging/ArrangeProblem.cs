@@ -1,6 +1,5 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
 
 namespace Yuntak.Core.Arranging;
 

@@ -30,7 +30,9 @@ public static class Arranger
         var (chosen, goals) = GoalSearch.Of(problem, search);
         search.Keep(-forWhy);
         var left = problem.Movers.Where(m => !chosen[m.Number].Placed).ToList();
-        var emptied = problem.Emptied is not { } empty || left.TrueForAll(m => m.Home?.Room.Number != empty);
+        var emptied =
+            problem.Emptied is not { } empty
+            || (left.TrueForAll(m => m.Home?.Room.Number != empty) && chosen.All(c => c.Seat?.Room.Number != empty));
         var why = new WhyNot(problem, chosen, search);
         List<LeftOut> leftOut = [.. left.Select(why.Of)];
         return new Arrangement(

@@ -1,7 +1,5 @@
 using Google.OrTools.Sat;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Arranging;
 

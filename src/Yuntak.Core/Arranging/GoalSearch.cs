@@ -42,8 +42,14 @@ internal sealed class GoalSearch
             of.Reach(together, last: n == goals.Count);
         }
 
-        return (of.chosen, of.reached);
+        // What was found later may be better than it had to be.
+        return (
+            of.chosen,
+            [.. of.reached.Zip(goals, (r, g) => r with { Value = of.Value(g) / g.Scale }).Select(r => r with { Bound = Sound(r) })]
+        );
     }
+
+    private static double Sound(GoalReached goal) => goal.Most ? Math.Max(goal.Bound, goal.Value) : Math.Min(goal.Bound, goal.Value);
 
     private void Reach(List<Goal> goals, bool last)
     {
@@ -64,14 +70,15 @@ internal sealed class GoalSearch
             if (status is CpSolverStatus.Optimal or CpSolverStatus.Feasible)
             {
                 chosen = model.Read(search.Solver!);
+                lost = model.Lost.Count(l => search.Solver!.BooleanValue(l));
                 if (!whole && status != CpSolverStatus.Optimal)
                 {
-                    // What the search had no time for is filled in as people do.
+                    // What the search had no time for is filled in as people do; who could still flee is looked into anew.
                     chosen = FirstFit.Completed(problem, chosen);
+                    lost = model.Lost.Count();
                 }
 
                 whole = true;
-                lost = model.Lost.Count(l => search.Solver!.BooleanValue(l));
                 bounds =
                     status == CpSolverStatus.Optimal
                         ? goals.ConvertAll(Value)

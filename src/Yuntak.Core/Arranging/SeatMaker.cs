@@ -94,8 +94,8 @@ internal sealed class SeatMaker
         var (asked, missing) = needs.On(room, now, sizing, stays);
         return new Seat(mover, room, sizing, stays)
         {
-            System = [.. System(now, room, sizing, stays)],
-            Bulk = [.. Bulk(now, room, sizing, stays)],
+            System = Kept(now, [.. System(now, room, sizing, stays)]),
+            Bulk = Kept(now, [.. Bulk(now, room, sizing, stays)]),
             Needs = asked,
             Limits =
             [
@@ -108,6 +108,10 @@ internal sealed class SeatMaker
             ],
         };
     }
+
+    /// <summary>What is pinned stays in the pools it is in.</summary>
+    private static IReadOnlyList<SeatPool> Kept(Sizing now, List<SeatPool> pools) =>
+        now.Guest.Pinned && pools.Exists(p => p.Now) ? pools.FindAll(p => p.Now) : pools;
 
     private static IEnumerable<SeatPool> System(Sizing now, HostRoom room, Sizing sizing, bool stays)
     {

@@ -1,8 +1,6 @@
 using Google.OrTools.Sat;
 using Yuntak.Core.Bench;
-using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Arranging;
 

@@ -78,7 +78,11 @@ internal sealed class BruteForce
     private Way? Alone(Lab nobody, Guest guest, int h, GuestKind kind, string system, string bulk)
     {
         var stays = guest.Placement?.Host == empty[h].Host.Id && kind == guest.Kind;
-        if (guest.Pinned && guest.Placement is not null && !stays || ask.Empty == empty[h].Host.Id)
+        var elsewhere =
+            stays
+            && guest.Pinned
+            && (guest.Placement!.SystemPool != system || (bulk != "" && guest.Placement.BulkPool is { } b && b != bulk));
+        if (elsewhere || guest.Pinned && guest.Placement is not null && !stays || ask.Empty == empty[h].Host.Id)
         {
             return null;
         }
