@@ -110,7 +110,7 @@ internal sealed class SeatMaker
     }
 
     /// <summary>What is pinned stays in the pools it is in.</summary>
-    private static IReadOnlyList<SeatPool> Kept(Sizing now, List<SeatPool> pools) =>
+    private static List<SeatPool> Kept(Sizing now, List<SeatPool> pools) =>
         now.Guest.Pinned && pools.Exists(p => p.Now) ? pools.FindAll(p => p.Now) : pools;
 
     private static IEnumerable<SeatPool> System(Sizing now, HostRoom room, Sizing sizing, bool stays)
