@@ -187,6 +187,8 @@ internal static class Followed
                 .. lab
                     .Guests.Where(g => lab.HostOf(g) is not null)
                     .Select(g => Known.AsFacts(lab, g))
+                    // Who keeps apart from somebody that is not there yet says so once that one is.
+                    .Select(g => g with { Apart = g.Apart.Without(id => !On(lab, id)), Together = g.Together.Without(id => !On(lab, id)) })
                     .OrderBy(g => g.Id.Value, StringComparer.Ordinal),
             ],
         };
