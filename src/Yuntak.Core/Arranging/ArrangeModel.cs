@@ -8,28 +8,31 @@ internal sealed class ArrangeModel
     private readonly List<SeatVar>[] seated;
     private readonly BoolVar?[] left;
     private readonly List<(int Mover, HostRoom Away, BoolVar Lost)> lost = [];
-    private readonly IModelSlack? slack;
+    private readonly HostSlack? slack;
 
     /// <param name="problem">What is arranged.</param>
     /// <param name="slack">What may give; null where nothing does.</param>
-    public ArrangeModel(ArrangeProblem problem, IModelSlack? slack = null)
+    public ArrangeModel(ArrangeProblem problem, HostSlack? slack = null)
     {
         (Problem, this.slack) = (problem, slack);
         seated = [.. problem.Movers.Select(m => (slack?.SeatsOf(m) ?? m.Seats).Select(AddSeat).ToList())];
         left = [.. problem.Movers.Select(m => m is { Runs: true, Fixed: false } ? Model.NewBoolVar("") : null)];
         for (var n = 0; n < seated.Length; n++)
         {
-            Model.AddAtMostOne(seated[n].Select(s => s.Taken).Concat(left[n] is { } stays ? [stays] : Array.Empty<BoolVar>()));
             if (left[n] is { } leaves)
             {
                 // What runs is never taken away: it has a place, or stays where it is without one.
                 Model.AddExactlyOne(seated[n].Select(s => s.Taken).Append(leaves));
             }
+            else
+            {
+                Model.AddAtMostOne(seated[n].Select(s => s.Taken));
+            }
         }
 
         foreach (var room in problem.Rooms)
         {
-            AddRoom(room, [.. seated.SelectMany(s => s).Where(s => s.Seat.Room == room)], slack is not null);
+            AddRoom(room, [.. seated.SelectMany(s => s).Where(s => s.Seat.Room == room)]);
         }
 
         new CompanyLines(this, slack).Add([.. seated.SelectMany(s => s)]);
@@ -134,19 +137,17 @@ internal sealed class ArrangeModel
     /// <summary>The lines of one host, and its devices.</summary>
     /// <param name="room">The host.</param>
     /// <param name="there">All that could be on it.</param>
-    /// <param name="gives">Whether its lines may give.</param>
-    private void AddRoom(HostRoom room, List<SeatVar> there, bool gives)
+    private void AddRoom(HostRoom room, List<SeatVar> there)
     {
         List<Mover> stay = [.. Problem.Movers.Where(m => m.Home?.Room == room && left[m.Number] is not null)];
         foreach (var limit in Binding(room, there))
         {
-            var stuck = Problem.Movers.Where(m => m.Fixed && m.Home?.Room == room).Sum(m => Choice.Now(m.Home!).LoadOn(limit));
+            var stuck = Problem.FixedOn(room).Sum(c => c.LoadOn(limit)) + (slack?.Staying(room, limit) ?? 0);
             var loads = there.SelectMany(s => s.LoadsOn(limit)).Where(l => l.Load > 0).ToList();
             var hard = limit.Hard!.Value;
-            var more = gives ? slack!.On(Model, room, limit) : null;
-            stuck += gives ? slack!.Staying(room, limit) : 0;
+            var more = slack?.On(Model, room, limit);
             AddLine(loads, more is null ? Math.Max(0, hard - stuck) : hard - stuck, more);
-            if (stay.Count > 0 && !gives)
+            if (stay.Count > 0 && slack is null)
             {
                 // Whoever stays without a place still takes what it takes: nobody comes who makes it worse than it is today.
                 var today = stuck + Problem.Movers.Where(m => !m.Fixed && m.Home?.Room == room).Sum(m => Choice.Now(m.Home!).LoadOn(limit));
@@ -256,7 +257,7 @@ internal sealed class ArrangeModel
 
             foreach (var room in Problem.Rooms.Where(r => r != away))
             {
-                AddRoom(room, [.. refuges.Concat(seated.SelectMany(s => s)).Where(s => s.Seat.Room == room)], gives: false);
+                AddRoom(room, [.. refuges.Concat(seated.SelectMany(s => s)).Where(s => s.Seat.Room == room)]);
             }
 
             new CompanyLines(this, slack).Add([.. refuges, .. seated.SelectMany(s => s).Where(s => s.Seat.Room != away)]);
@@ -271,7 +272,7 @@ internal sealed class ArrangeModel
             return mover.Home?.Room == room ? [(mover, null)] : [];
         }
 
-        List<ILiteral> ways = [.. seated[mover.Number].Where(s => s.Seat.Room == room).Select(s => (ILiteral)s.Taken)];
+        List<BoolVar> ways = [.. seated[mover.Number].Where(s => s.Seat.Room == room).Select(s => s.Taken)];
         if (mover.Home?.Room == room && left[mover.Number] is { } leaves)
         {
             ways.Add(leaves);
@@ -283,7 +284,7 @@ internal sealed class ArrangeModel
         }
 
         var here = Model.NewBoolVar("");
-        Model.AddMaxEquality(here, ways.Select(w => LinearExpr.Affine(w is BoolVar v ? v : (BoolVar)w, 1, 0)));
+        Model.AddMaxEquality(here, ways);
         return [(mover, here)];
     }
 }

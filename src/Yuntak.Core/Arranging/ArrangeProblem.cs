@@ -90,6 +90,14 @@ internal sealed class ArrangeProblem
     /// <summary>Guests that are to share one.</summary>
     public IReadOnlyList<(int A, int B)> Together { get; }
 
+    /// <summary>Those on a host that are not to be moved, as they are there.</summary>
+    public IEnumerable<Choice> FixedOn(HostRoom room) =>
+        Movers.Where(m => m.Fixed && m.Home!.Room == room).Select(m => Choice.Now(m.Home!));
+
+    /// <summary>The other halves of the pairs a guest is in.</summary>
+    public static IEnumerable<int> Others(IReadOnlyList<(int A, int B)> pairs, Mover mover) =>
+        pairs.Where(p => p.A == mover.Number || p.B == mover.Number).Select(p => p.A == mover.Number ? p.B : p.A);
+
     /// <summary>The host that is to be emptied, by number; null for none.</summary>
     public int? Emptied => Ask.Empty is { } id ? Rooms.FirstOrDefault(r => r.Host.Id == id)?.Number : null;
 

@@ -63,13 +63,10 @@ internal static class ChangeWords
         return problem
             .Movers.Where(m => m != mover && chosen[m.Number].Seat is { } there && there.Room == seat.Room)
             .FirstOrDefault(m =>
-                chosen[m.Number].Seat!.Needs.Any(theirs => need.Ways.All(mine => theirs.Ways.All(w => Clash(map, mine, w))))
+                chosen[m.Number].Seat!.Needs.Any(theirs => need.Ways.All(mine => theirs.Ways.All(w => ClaimClash.IsThere(map, mine, w))))
             )
             ?.Guest;
     }
-
-    private static bool Clash(DeviceMap map, ClaimVerdict a, ClaimVerdict b) =>
-        ClaimClash.IsThere(map, new(a.Guest, a.Way!.Value, a.Device!), new(b.Guest, b.Way!.Value, b.Device!));
 
     private static string Or(ByteSize size, string words) => size > ByteSize.Zero ? words : "nothing";
 }

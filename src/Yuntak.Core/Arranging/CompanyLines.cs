@@ -6,7 +6,7 @@ namespace Yuntak.Core.Arranging;
 /// <summary>Whom guests share a host with, in the model.</summary>
 /// <param name="model">The model.</param>
 /// <param name="slack">What may give; null where nothing does.</param>
-internal sealed class CompanyLines(ArrangeModel model, IModelSlack? slack)
+internal sealed class CompanyLines(ArrangeModel model, HostSlack? slack)
 {
     /// <summary>Who keeps apart, who keeps together, and whose ports clash.</summary>
     public void Add(List<SeatVar> vars)

@@ -14,7 +14,7 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
     /// <summary>Adds what is needed on the host.</summary>
     /// <param name="there">All that could be on it.</param>
     /// <param name="slack">What may give.</param>
-    public void Add(IReadOnlyList<SeatVar> there, IModelSlack? slack)
+    public void Add(IReadOnlyList<SeatVar> there, HostSlack? slack)
     {
         // What stays, with a place or without, holds what it holds.
         foreach (var mover in model.Problem.Movers.Where(m => m.Home?.Room == room && (m.Fixed || model.Left[m.Number] is not null)))
@@ -79,11 +79,7 @@ internal sealed class DeviceLines(ArrangeModel model, HostRoom room)
         (mine.Mover != other.Mover || !ReferenceEquals(mine.Need, other.Need))
         // What both hold today and both keep is a fact, and a stop at its own station.
         && !(mine.Stays && other.Stays && (mine.Held || other.Held))
-        && ClaimClash.IsThere(
-            map,
-            new(mine.Way.Guest, mine.Way.Way!.Value, mine.Way.Device!),
-            new(other.Way.Guest, other.Way.Way!.Value, other.Way.Device!)
-        );
+        && ClaimClash.IsThere(map, mine.Way, other.Way);
 
     /// <summary>A way of meeting a need.</summary>
     /// <param name="Mover">Which guest.</param>

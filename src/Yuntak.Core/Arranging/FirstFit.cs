@@ -77,7 +77,7 @@ internal sealed class FirstFit
         [
             .. problem.Movers.Where(m => !m.Fixed).OrderBy(m => m.Guest.Importance).ThenByDescending(Size).ThenBy(m => m.Number),
         ];
-        // Who runs takes its part where it is until it has gone elsewhere.
+        // Who runs is somewhere for those it keeps apart from or together with; what it takes there is weighed by the search.
         foreach (var mover in waiting.Where(m => m.Runs))
         {
             chosen[mover.Number] = Choice.Now(mover.Home!, left: true);
@@ -146,14 +146,11 @@ internal sealed class FirstFit
     }
 
     private bool Company(Mover mover, Seat seat) =>
-        Others(problem.Apart, mover).Any(o => chosen[o].Seat?.Room == seat.Room)
-        || Others(problem.Together, mover).Any(o => chosen[o].Seat is { } other && other.Room != seat.Room)
+        ArrangeProblem.Others(problem.Apart, mover).Any(o => chosen[o].Seat?.Room == seat.Room)
+        || ArrangeProblem.Others(problem.Together, mover).Any(o => chosen[o].Seat is { } other && other.Room != seat.Room)
         || problem.Movers.Any(o =>
             o != mover && chosen[o.Number].Seat is { } other && other.Room == seat.Room && PortsHeld.Clash(other.Sizing, seat.Sizing)
         );
-
-    private static IEnumerable<int> Others(IReadOnlyList<(int A, int B)> pairs, Mover mover) =>
-        pairs.Where(p => p.A == mover.Number || p.B == mover.Number).Select(p => p.A == mover.Number ? p.B : p.A);
 
     /// <summary>The first way of each need that is free; null where one is not.</summary>
     private List<ClaimClash.Hold>? Devices(Seat seat)
@@ -163,7 +160,7 @@ internal sealed class FirstFit
         {
             var map = problem.Sums.Devices[seat.Room.Number].Map;
             var free = need
-                .Ways.Select(w => new ClaimClash.Hold(w.Guest, w.Way!.Value, w.Device!))
+                .Ways.Select(ClaimClash.Hold.Of)
                 .Where(h => holds[seat.Room.Number].Concat(mine).All(o => !ClaimClash.IsThere(map, h, o)))
                 .Take(1)
                 .ToList();

@@ -198,7 +198,7 @@ internal sealed class GoalMaker
     /// <summary>Whether a host has something to do; null where it surely has.</summary>
     private BoolVar? Powered(HostRoom room)
     {
-        if (GoalSums.Serves(problem, room) || problem.Movers.Any(m => m.Fixed && m.Home!.Room == room))
+        if (GoalSums.Serves(problem, room) || problem.FixedOn(room).Any())
         {
             return null;
         }

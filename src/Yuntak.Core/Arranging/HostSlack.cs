@@ -5,7 +5,7 @@ using Yuntak.Core.Labs;
 namespace Yuntak.Core.Arranging;
 
 /// <summary>The lines of one host give way for one guest, and are named afterwards.</summary>
-internal sealed class HostSlack : IModelSlack
+internal sealed class HostSlack
 {
     /// <summary>What a byte of memory and a billionth of a core weigh against a byte of disk; what is bought, and so only a rough measure.</summary>
     private const long MemoryWeight = 64;
@@ -40,10 +40,10 @@ internal sealed class HostSlack : IModelSlack
             )
         );
 
-    /// <inheritdoc/>
+    /// <summary>The seats a guest may take.</summary>
     public IEnumerable<Seat> SeatsOf(Mover other) => other == mover ? [seat] : other.Seats;
 
-    /// <inheritdoc/>
+    /// <summary>How much more there could be of a line; null for one that does not give.</summary>
     public IntVar? On(CpModel model, HostRoom room, Limit limit)
     {
         if (room != seat.Room)
@@ -71,7 +71,7 @@ internal sealed class HostSlack : IModelSlack
         return more;
     }
 
-    /// <inheritdoc/>
+    /// <summary>What those take of a line who stay on a host without a place.</summary>
     public long Staying(HostRoom room, Limit limit) =>
         chosen.Where((c, n) => n != mover.Number && c is { Left: true, Seat: { } there } && there.Room == room).Sum(c => c.LoadOn(limit));
 
@@ -88,10 +88,10 @@ internal sealed class HostSlack : IModelSlack
     public static FitLimit Together(Guest mine, Guest other) =>
         new($"{mine.Name} keeps together with {other.Name}", $"let {mine.Name} and {other.Name} be on two hosts");
 
-    /// <inheritdoc/>
+    /// <summary>Whether two guests need not keep apart; null where they must.</summary>
     public BoolVar? Apart(CpModel model, int a, int b) => Gives(model, a, b, Apart);
 
-    /// <inheritdoc/>
+    /// <summary>Whether two guests need not keep together; null where they must.</summary>
     public BoolVar? Together(CpModel model, int a, int b) => Gives(model, a, b, Together);
 
     private BoolVar? Gives(CpModel model, int a, int b, Func<Guest, Guest, FitLimit> words)
@@ -104,7 +104,7 @@ internal sealed class HostSlack : IModelSlack
         return Rule(model, words(mover.Guest, problem.Movers[a == mover.Number ? b : a].Guest));
     }
 
-    /// <inheritdoc/>
+    /// <summary>Whether a guest goes without a device it needs on its seat; null where it may not.</summary>
     public BoolVar? Without(CpModel model, Seat other, SeatNeed need)
     {
         if (other.Room != seat.Room)

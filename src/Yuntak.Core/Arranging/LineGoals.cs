@@ -35,7 +35,7 @@ internal sealed class LineGoals
                     .Concat(Left(room, line))
                     .Select(l => (l.Taken, 100 * GoalSums.Small(line, l.Load)))
                     .ToList();
-                var own = GoalSums.Own(room, line) + Fixed(room).Sum(c => GoalSums.Small(line, c.LoadOn(line)));
+                var own = GoalSums.Own(room, line) + problem.FixedOn(room).Sum(c => GoalSums.Small(line, c.LoadOn(line)));
                 // A host that is only offered is as empty as nobody's until something is put on it.
                 if (room.Offer is null)
                 {
@@ -70,7 +70,7 @@ internal sealed class LineGoals
         foreach (var room in problem.Rooms)
         {
             var vars = Vars.Where(s => s.Seat.Room == room).ToList();
-            var stuck = Fixed(room).ToList();
+            var stuck = problem.FixedOn(room).ToList();
             foreach (var group in room.Limits.GroupBy(l => (l.Line, l.ComfortGroup)))
             {
                 var lines = group.Key.Line == RoomLine.Cores ? Hours.Peaks(group, There(room, vars)).ToList() : [.. group];
@@ -126,9 +126,6 @@ internal sealed class LineGoals
             Range = problem.Rooms.Sum(r => r.Limits.Count),
         };
     }
-
-    private IEnumerable<Choice> Fixed(HostRoom room) =>
-        problem.Movers.Where(m => m.Fixed && m.Home!.Room == room).Select(m => Choice.Now(m.Home!));
 
     private IEnumerable<(BoolVar Taken, long Load)> Left(HostRoom room, Limit line) =>
         problem

@@ -75,5 +75,5 @@ internal sealed class QuickChange
     }
 
     private IEnumerable<Mover> Company(IReadOnlyList<(int A, int B)> pairs, Mover mover) =>
-        pairs.Where(p => p.A == mover.Number || p.B == mover.Number).Select(p => problem.Movers[p.A == mover.Number ? p.B : p.A]);
+        ArrangeProblem.Others(pairs, mover).Select(n => problem.Movers[n]);
 }

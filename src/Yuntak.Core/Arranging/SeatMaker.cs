@@ -101,9 +101,7 @@ internal sealed class SeatMaker
             [
                 .. GuestLimits.Of(sums, sizing, room.Host),
                 .. stays ? [] : ports.Limits(sizing, room.Host),
-                .. room.Pools.Count == 0
-                    ? [new FitLimit($"{room.Host.Name} has no pool to keep its disk in", $"a pool on {room.Host.Name}")]
-                    : Array.Empty<FitLimit>(),
+                .. room.Pools.Count == 0 ? [GuestLimits.NoPool(room.Host)] : Array.Empty<FitLimit>(),
                 .. missing,
             ],
         };

@@ -39,9 +39,8 @@ internal sealed class WhyNot(ArrangeProblem problem, IReadOnlyList<Choice> chose
         List<FitLimit> barred = [.. All(seat, mover)];
         if (seat.System.Count == 0 || seat.Bulk.Count == 0)
         {
-            return barred.Count > 0
-                ? new KeptOut(room.Host, barred[0].Text, barred[0].SmallestChange, Proven: true)
-                : new KeptOut(room.Host, $"{room.Host.Name} has no pool to keep its disk in", $"a pool on {room.Host.Name}", Proven: true);
+            var first = barred.FirstOrDefault() ?? GuestLimits.NoPool(room.Host);
+            return new KeptOut(room.Host, first.Text, first.SmallestChange, Proven: true);
         }
 
         // With the others where they were put the answer is there at once; with the others moving about it may be smaller.

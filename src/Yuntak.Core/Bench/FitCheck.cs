@@ -81,7 +81,7 @@ public static class FitCheck
         var placement = guest.Guest.Placement!;
         if (after.Pools.Count == 0)
         {
-            yield return new FitLimit($"{host.Name} has no pool to keep its disk in", $"a pool on {host.Name}");
+            yield return GuestLimits.NoPool(host);
             yield break;
         }
 

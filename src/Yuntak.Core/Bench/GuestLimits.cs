@@ -18,6 +18,9 @@ internal static class GuestLimits
     public static IEnumerable<FitLimit> Of(Sums lab, Sizing guest, Host host) =>
         Packaging(guest, host).Concat(Processor(guest, host)).Concat(Legs(lab, guest, host)).Concat(Folders(lab, guest, host));
 
+    /// <summary>A host without a pool keeps nobody's disk.</summary>
+    public static FitLimit NoPool(Host host) => new($"{host.Name} has no pool to keep its disk in", $"a pool on {host.Name}");
+
     private static IEnumerable<FitLimit> Packaging(Sizing guest, Host host)
     {
         var (name, kind) = (guest.Guest.Name, guest.Guest.Kind);

@@ -210,6 +210,5 @@ internal sealed class ClaimChoice
     private static long Weight((int Moves, int Along, int Pinned, int Reasons) of, long count) =>
         (((((of.Moves * count) + of.Along) * count) + of.Pinned) * count * 10) + of.Reasons;
 
-    private bool Clash(ClaimVerdict a, ClaimVerdict b) =>
-        ClaimClash.IsThere(check.Map, new(a.Guest, a.Way!.Value, a.Device!), new(b.Guest, b.Way!.Value, b.Device!));
+    private bool Clash(ClaimVerdict a, ClaimVerdict b) => ClaimClash.IsThere(check.Map, a, b);
 }

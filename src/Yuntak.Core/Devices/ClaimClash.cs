@@ -10,10 +10,17 @@ internal static class ClaimClash
     /// <param name="Guest">The guest that has it, or would.</param>
     /// <param name="Way">The way.</param>
     /// <param name="Device">The device.</param>
-    public readonly record struct Hold(Guest Guest, ClaimWay Way, string Device);
+    public readonly record struct Hold(Guest Guest, ClaimWay Way, string Device)
+    {
+        /// <summary>What a way of meeting a claim comes to.</summary>
+        public static Hold Of(ClaimVerdict way) => new(way.Guest, way.Way!.Value, way.Device!);
+    }
 
     /// <summary>Whether two claims cannot both be met. Asked for very many pairs, so it makes no words.</summary>
     public static bool IsThere(DeviceMap map, Hold mine, Hold other) => SortOf(map, mine, other) is not null;
+
+    /// <summary>The same of two ways of meeting claims.</summary>
+    public static bool IsThere(DeviceMap map, ClaimVerdict mine, ClaimVerdict other) => IsThere(map, Hold.Of(mine), Hold.Of(other));
 
     /// <summary>Why one claim cannot be met beside another; null when both can.</summary>
     /// <param name="map">The map of their host.</param>
