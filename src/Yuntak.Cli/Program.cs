@@ -10,6 +10,7 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     CheckCommand.Make(),
     SizeCommand.Make(),
     RunbookCommand.Make(),
+    RehearseCommand.Make(),
     ArrangeCommand.Make(),
     DevicesCommand.Make(),
     WiresCommand.Make(),

@@ -2,6 +2,7 @@ using System.CommandLine;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Runbooks;
 using Yuntak.Formats.Answers;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
@@ -15,6 +16,20 @@ internal static class Shared
     public const int CouldNotRead = 2;
 
     public static Option<bool> Json() => new("--json") { Description = "Answer in JSON." };
+
+    public static Option<string?> From() =>
+        new("--from") { Description = "A lab file of what stands today; without it, exactly what the lab file marks with «stands: true»." };
+
+    /// <summary>What stands and what is planned: two files, or one that marks what stands; null when one cannot be read, which has been said.</summary>
+    public static (Lab Stands, Lab Draft)? ReadPair(string path, string? from, bool json)
+    {
+        if (ReadLab(path, json) is not { } draft)
+        {
+            return null;
+        }
+
+        return (from is null ? Standing.Of(draft) : ReadLab(from, json)) is { } stands ? (stands, draft) : null;
+    }
 
     public static Argument<string> LabArgument() => new("LAB") { Description = "A lab file, YAML or JSON; - for standard input." };
 

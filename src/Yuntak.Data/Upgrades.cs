@@ -13,6 +13,7 @@ internal static class Upgrades
         UpgradeTo5.Step,
         UpgradeTo6.Step,
         UpgradeTo7.Step,
+        UpgradeTo8.Step,
     ];
 
     /// <summary>How many steps there are.</summary>

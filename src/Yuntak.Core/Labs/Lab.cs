@@ -18,6 +18,8 @@ namespace Yuntak.Core.Labs;
 /// <param name="Forwards">Ways in from outside.</param>
 /// <param name="Shares">Folders exported over the network.</param>
 /// <param name="Offers">Hosts that could be bought.</param>
+/// <param name="Notes">As built only: what was written down at steps of the runbook.</param>
+/// <param name="Took">As built only: how long kinds of steps took here.</param>
 /// <param name="Reserved">As built only: the addresses kept for hardware addresses where addresses are handed out.</param>
 public sealed record Lab(
     string Name,
@@ -33,7 +35,9 @@ public sealed record Lab(
     ValueList<Forward> Forwards = default,
     ValueList<NetworkShare> Shares = default,
     ValueList<Reservation> Reserved = default,
-    ValueList<HostOffer> Offers = default
+    ValueList<HostOffer> Offers = default,
+    ValueList<StepEntry> Notes = default,
+    ValueList<TookTime> Took = default
 )
 {
     // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.

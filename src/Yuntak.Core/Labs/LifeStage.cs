@@ -9,6 +9,9 @@ public enum LifeStage
     /// <summary>Exists on the host with its memory, processors and disks, or its folders.</summary>
     Defined,
 
+    /// <summary>What it is made from lies on its host.</summary>
+    ImageThere,
+
     /// <summary>The install medium is attached.</summary>
     MediumAttached,
 
@@ -23,6 +26,9 @@ public enum LifeStage
 
     /// <summary>Has today's updates.</summary>
     Updated,
+
+    /// <summary>A template of it was taken.</summary>
+    TemplateTaken,
 
     /// <summary>The host has the drivers of its devices, and they are where they should be.</summary>
     DevicesReady,
@@ -41,6 +47,18 @@ public enum LifeStage
 
     /// <summary>The shares of others are in.</summary>
     SharesIn,
+
+    /// <summary>The engine for the stacks inside it was installed.</summary>
+    EngineIn,
+
+    /// <summary>An app stack was started for the first time, with folders, shares and devices in place.</summary>
+    StackStarted,
+
+    /// <summary>Its devices were proven in it.</summary>
+    StackProven,
+
+    /// <summary>Its page was visited, and its administrator made.</summary>
+    FirstVisited,
 
     /// <summary>The service itself answers.</summary>
     ServiceIn,

@@ -1,4 +1,10 @@
+using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
+using Yuntak.Core.Units;
+using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -9,4 +15,13 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="IfNot">What to do when it did not.</param>
 /// <param name="WayBack">How to undo it.</param>
 /// <param name="Caution">What may hurt somebody or destroy data.</param>
-public sealed record ActText(string What, ValueList<StepValue> Values, string Check, string IfNot, string WayBack, string? Caution = null);
+/// <param name="Proves">Lines that end well when the check holds, run where the step is done; none where only a person can tell.</param>
+public sealed record ActText(
+    string What,
+    ValueList<StepValue> Values,
+    string Check,
+    string IfNot,
+    string WayBack,
+    string? Caution = null,
+    ValueList<string> Proves = default
+);

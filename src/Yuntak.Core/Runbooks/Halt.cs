@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -34,4 +35,8 @@ internal sealed record Halt(HostId? Host, string What, string Why, string Instea
             "None needed: nothing was done.",
             Why
         );
+
+    internal override void Do(SimHouse house, Plan plan) => throw new HostRefuses($"{What}. {Why}");
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [];
 }

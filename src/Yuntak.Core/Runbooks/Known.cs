@@ -69,7 +69,18 @@ internal static class Known
         return known with
         {
             // What was read to be wired as planned is so; what a host answers on is said.
-            Wires = BridgeWork.Acts(stands, draft).Count == 0 ? draft.Wires : stands.Wires with { Listens = draft.Wires.Listens },
+            Wires =
+                BridgeWork.Acts(stands, draft).Count == 0
+                    ? draft.Wires
+                    : stands.Wires with
+                    {
+                        Listens = draft.Wires.Listens,
+                        Bridges =
+                        [
+                            .. stands.Wires.Bridges,
+                            .. BridgeWork.ReadAsPlanned(draft).Where(b => stands.Wires.Bridges.All(s => s.Name != b.Name)),
+                        ],
+                    },
             Processor = processor,
             Memory = ReadSince(stands, draft, KitParts.Memory) ? draft.Memory : stands.Memory,
             Disks = readAnew

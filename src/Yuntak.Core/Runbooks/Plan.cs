@@ -65,6 +65,9 @@ internal sealed class Plan
         return map;
     }
 
+    /// <summary>How long a kind of step took here; null while nobody measured.</summary>
+    public TookTime? Took(string act) => AsBuilt.Took.Count == 0 ? null : AsBuilt.Took.FirstOrDefault(t => t.Act == act);
+
     /// <summary>What a device of a host is called.</summary>
     public string DeviceName(HostId? host, string device) => Host(host) is { } there ? MapOf(there).CalledAt(device) : "";
 

@@ -7,11 +7,14 @@ public sealed class Runbook
 {
     private readonly HashSet<string> open;
 
-    internal Runbook(string lab, IReadOnlyList<RunbookSection> sections)
+    internal Runbook(Plan plan, IReadOnlyList<RunbookSection> sections)
     {
-        (Lab, Sections) = (lab, sections);
+        (Plan, Lab, Sections) = (plan, plan.Draft.Name, sections);
         open = Steps.Where(s => !s.Done).Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
     }
+
+    /// <summary>What it was worked out from.</summary>
+    internal Plan Plan { get; }
 
     /// <summary>The lab's name.</summary>
     public string Lab { get; }

@@ -2,6 +2,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -26,7 +27,7 @@ public static class RunbookBuilder
             sections.Add(Section(plan, work, acts, [.. after.Select(a => sections[a].Steps[^1].Id)]));
         }
 
-        return new Runbook(draft.Name, sections);
+        return new Runbook(plan, sections);
     }
 
     /// <summary>What stands, with all work taken over of which every step is ticked off, as when a change of the plan took the last open one away.</summary>
@@ -132,19 +133,38 @@ public static class RunbookBuilder
             );
     }
 
+    private static int Whole(double minutes) => Math.Max(1, new Duration(minutes).WholeMinutes);
+
+    /// <summary>What an act says, with all that its check looks at.</summary>
+    private static ActText WithProofs(Plan plan, Act act)
+    {
+        var text = act.Text(plan);
+        var more = string.Join(' ', act.Proofs(plan).Select(p => p.Words).Where(w => w.Length > 0));
+        return more.Length == 0 ? text : text with { Check = $"{text.Check} {more}" };
+    }
+
     private static RunbookSection Section(Plan plan, Work work, IReadOnlyList<Act> acts, ValueList<string> after)
     {
         var ids = Ids(work, acts);
         List<RunbookStep> steps = [];
         for (var n = 0; n < acts.Count; n++)
         {
+            var act = acts[n];
+            var took = plan.Took(act.Type);
+            var minutes = act.Takes(plan).Minutes * (took?.Factor ?? 1);
+            // What was measured here is known better than what is usual elsewhere.
+            var (least, most) = took is null ? act.Spread : (0.8, 1.25);
             steps.Add(
                 new RunbookStep(
                     ids[n],
-                    acts[n].Where(plan),
-                    acts[n],
-                    acts[n].Text(plan),
-                    Math.Max(1, acts[n].Takes(plan).WholeMinutes),
+                    act.Where(plan),
+                    act,
+                    WithProofs(plan, act),
+                    Whole(minutes),
+                    Whole(minutes * least),
+                    Whole(minutes * most),
+                    took is not null,
+                    act.Guards.Select(g => g.Words).FirstOrDefault(),
                     plan.AsBuilt.Ticks.Contains(ids[n]) || work.StandsDone(plan, acts[n]),
                     n == 0 ? after : [ids[n - 1]]
                 )

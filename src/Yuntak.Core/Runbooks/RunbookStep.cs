@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -8,10 +9,29 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Act">The act.</param>
 /// <param name="Text">What it says.</param>
 /// <param name="Minutes">How long it should take.</param>
+/// <param name="Least">The same when all goes well.</param>
+/// <param name="Most">The same when it does not.</param>
+/// <param name="Measured">Whether that follows from times measured here.</param>
+/// <param name="LookFirst">What to look at before anything is done; null where nothing can be lost.</param>
 /// <param name="Done">Whether it is ticked off.</param>
 /// <param name="After">The steps that must be ticked off first; empty when it can start.</param>
-public sealed record RunbookStep(string Id, string Where, Act Act, ActText Text, int Minutes, bool Done, ValueList<string> After)
+public sealed record RunbookStep(
+    string Id,
+    string Where,
+    Act Act,
+    ActText Text,
+    int Minutes,
+    int Least,
+    int Most,
+    bool Measured,
+    string? LookFirst,
+    bool Done,
+    ValueList<string> After
+)
 {
+    /// <summary>The host it is done on; null for none of the lab's.</summary>
+    public HostId? Host => Act.On;
+
     /// <inheritdoc cref="ActText.What"/>
     public string What => Text.What;
 

@@ -12,7 +12,10 @@ public static class RunbookTick
     /// The edit of what stands for one step. What is only known better by now, such as hours a disk has run, is taken over along with it; what is planned is not.
     /// </summary>
     /// <exception cref="Refused">When applied: the step is not in the runbook any more, is done, or waits for another.</exception>
-    public static Edit Off(Lab draft, string stepId) =>
+    /// <param name="draft">What is planned.</param>
+    /// <param name="stepId">The step.</param>
+    /// <param name="took">How many minutes it took; null when nobody measured.</param>
+    public static Edit Off(Lab draft, string stepId, double? took = null) =>
         asBuilt =>
         {
             var runbook = RunbookBuilder.Build(asBuilt, draft);
@@ -41,6 +44,7 @@ public static class RunbookTick
             var plan = new Plan(settled, draft);
             var work = WorkBook.Between(plan).First(w => w.Key == section.Key);
             var ticked = Ticked(settled, plan, work, section, step);
+            ticked = Measured(ticked, plan, step, took);
             var left = ticked with { Ticks = ticked.Ticks.Without(t => runbook.Steps.All(s => s.Id != t)) };
             return new Changed(Known.Adopt(left, draft), section.Open > 1 ? $"{section.Title}: {step.What}" : $"{section.Title}: done");
         };
@@ -68,11 +72,42 @@ public static class RunbookTick
                 );
         };
 
+    /// <summary>With what a step took, held against what was expected before anything was measured.</summary>
+    private static Lab Measured(Lab stands, Plan plan, RunbookStep step, double? took)
+    {
+        if (took is not { } minutes)
+        {
+            return stands;
+        }
+
+        if (double.IsNaN(minutes) || minutes is <= 0 or > MostMinutes)
+        {
+            throw new Refused("How long it took is a number of minutes over 0, a month at most. Nothing was ticked off.");
+        }
+
+        var factor = Math.Clamp(minutes / Math.Max(1, step.Act.Takes(plan).Minutes), TookTime.Least, TookTime.Most);
+        return stands with
+        {
+            Took = stands.Took.Any(t => t.Act == step.Act.Type)
+                ? stands.Took.Change(t => t.Act == step.Act.Type, t => t.With(factor))
+                : stands.Took.With(new TookTime(step.Act.Type, factor)),
+        };
+    }
+
+    private const double MostMinutes = 31 * 24 * 60;
+
     private static Lab Ticked(Lab stands, Plan plan, Work work, RunbookSection section, RunbookStep step)
     {
+        if (step.Act is ShutDownMeanwhile or ParkVolume && section.Open > 1)
+        {
+            // Who steps aside for this work is as it was once its own turn has come.
+            return stands with { Ticks = stands.Ticks.With(step.Id) };
+        }
+
+        var own = section.Steps.Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
         if (work.AdoptAt(stands, plan, step.Act) is { } alone)
         {
-            return alone;
+            return section.Open > 1 ? alone : alone with { Ticks = alone.Ticks.Without(own.Contains) };
         }
 
         if (section.Open > 1)
@@ -80,7 +115,9 @@ public static class RunbookTick
             return stands with { Ticks = stands.Ticks.With(step.Id) };
         }
 
-        var own = section.Steps.Select(s => s.Id).ToHashSet(StringComparer.Ordinal);
-        return work.Adopt(stands, plan) with { Ticks = stands.Ticks.Without(own.Contains) };
+        return work.Adopt(stands, plan) with
+        {
+            Ticks = stands.Ticks.Without(own.Contains),
+        };
     }
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -34,6 +35,9 @@ internal abstract record Work
 
     /// <summary>Whether what stands says by itself that an act was done.</summary>
     public virtual bool StandsDone(Plan plan, Act act) => false;
+
+    /// <summary>Where it copies something to meanwhile, how much, and whether that stays there; null when it copies nothing.</summary>
+    public virtual (HostId Host, string Pool, ByteSize Size, bool Stays)? CopiesTo(Plan plan) => null;
 
     /// <summary>What must hold before it begins.</summary>
     public virtual IEnumerable<Condition> Needs(Plan plan) => [];

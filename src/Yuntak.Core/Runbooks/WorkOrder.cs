@@ -1,16 +1,22 @@
-using Yuntak.Core.Bench;
+using System.Numerics;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
-/// <summary>The order in which work is done: what something waits for first, then by phase; among guests the first that fits into what is free at that moment.</summary>
+/// <summary>
+/// The order in which work is done: what something waits for first, then by phase; among guests the first that fits into what is free at that moment, in memory and
+/// in pools. Where the first that fits leads nowhere other orders are tried, and where none leads anywhere a guest goes off for a while or through a third place.
+/// </summary>
 internal sealed class WorkOrder
 {
+    /// <summary>With more guests that move or grow than that, not all orders are tried.</summary>
+    private const int MostTried = 16;
+
     private readonly Plan plan;
-    private readonly List<(Work Work, HashSet<int> After, Phase Phase, int Start, HostId? Host, ByteSize Growth)> all;
-    private readonly Dictionary<HostId, ByteSize> used;
+    private readonly List<(Work Work, HashSet<int> After, Phase Phase, int Start, WorkLoad Load)> all;
 
     private WorkOrder(Plan plan, IReadOnlyList<Work> works)
     {
@@ -20,40 +26,65 @@ internal sealed class WorkOrder
         [
             .. works.Select(
                 (w, n) =>
-                {
-                    var (host, growth) = Growth(w);
-                    return (
+                    (
                         w,
                         w.Needs(plan).SelectMany(c => gives[c]).Where(g => g != n).ToHashSet(),
                         w.Phase(plan),
                         StartOrder(w),
-                        host,
-                        growth
-                    );
-                }
+                        WorkLoad.Of(plan, w)
+                    )
             ),
         ];
-        used = plan.Standing.Hosts.ToDictionary(h => h.Host.Id, h => h.Memory.Committed.Value);
     }
 
     /// <summary>The work in order, each with the places in that order of what it waits for. What waits for itself in a circle comes with a stop.</summary>
-    public static IReadOnlyList<(Work Work, IReadOnlyList<int> After, bool Circle)> Of(Plan plan, IReadOnlyList<Work> works) =>
-        new WorkOrder(plan, works).Ordered();
+    public static IReadOnlyList<(Work Work, IReadOnlyList<int> After, bool Circle)> Of(Plan plan, IReadOnlyList<Work> works)
+    {
+        var order = new WorkOrder(plan, works);
+        return order.Ordered(null, mayStepAside: false)
+            ?? (order.OtherOrder(rooms: false) is { } ranks ? order.Ordered(ranks, mayStepAside: false) : null)
+            // Memory is free again as soon as somebody is off; room in pools is not.
+            ?? (order.OtherOrder(rooms: true) is { } again ? order.Ordered(again, mayStepAside: true) : null)
+            ?? order.Ordered(null, mayStepAside: true)!;
+    }
 
-    private List<(Work, IReadOnlyList<int>, bool)> Ordered()
+    /// <summary>The order; null when nothing that is ready fits and nobody may step aside.</summary>
+    /// <param name="ranks">In which order those that take room come, by their place among all; null for the first that fits.</param>
+    /// <param name="mayStepAside">Whether guests may be off for a while to let others through.</param>
+    private List<(Work, IReadOnlyList<int>, bool)>? Ordered(int[]? ranks, bool mayStepAside)
     {
         List<(Work, IReadOnlyList<int>, bool)> ordered = [];
         Dictionary<int, int> placed = [];
         List<int> waiting = [.. Enumerable.Range(0, all.Count).OrderBy(n => all[n].Phase).ThenBy(n => all[n].Start)];
+        var works = all.Select(w => w.Work).ToArray();
+        var loads = all.Select(w => w.Load).ToArray();
         // How many of those it waits for are not placed yet, and who waits for whom: nobody is asked again until something it waits for is there.
         var blocked = all.Select(w => w.After.Count).ToArray();
         var waitFor = all.SelectMany((w, n) => w.After.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
+        var fill = loads.Any(l => l.Takes.Count > 0) ? new HostFill(plan) : null;
+        var turn = 0;
         while (waiting.Count > 0)
         {
             var ready = waiting.FindIndex(n => blocked[n] == 0);
             var circle = ready < 0;
-            var fits = circle ? -1 : waiting.FindIndex(ready, n => blocked[n] == 0 && Fits(n));
-            var place = circle ? 0 : Math.Max(ready, fits);
+            var place = circle ? 0 : waiting.FindIndex(ready, n => blocked[n] == 0 && InTurn(n) && (fill is null || fill.Fits(loads[n])));
+            if (place < 0)
+            {
+                place = ready;
+                if (!mayStepAside && CanFitAtTheEnd(waiting.Where(n => blocked[n] == 0), loads))
+                {
+                    return null;
+                }
+
+                if (mayStepAside)
+                {
+                    place = Math.Max(
+                        ready,
+                        waiting.FindIndex(n => blocked[n] == 0 && InTurn(n) && new SteppingAside(plan, works, loads, fill!).Let(n, waiting))
+                    );
+                }
+            }
+
             var next = waiting[place];
             placed[next] = ordered.Count;
             waiting.RemoveAt(place);
@@ -62,11 +93,110 @@ internal sealed class WorkOrder
                 blocked[other]--;
             }
 
-            Settle(all[next].Work);
-            ordered.Add((all[next].Work, [.. all[next].After.Where(placed.ContainsKey).Select(a => placed[a])], circle));
+            turn += IsLoaded(next) ? 1 : 0;
+            fill?.Settle(loads[next]);
+            ordered.Add((works[next], [.. all[next].After.Where(placed.ContainsKey).Select(a => placed[a])], circle));
         }
 
         return ordered;
+
+        bool InTurn(int n) => ranks is null || !IsLoaded(n) || ranks[n] == turn;
+    }
+
+    private bool IsLoaded(int n) => all[n].Load is { } load && load.Takes.Count + load.Gives.Count > 0;
+
+    /// <summary>Whether some of these would fit once everything is through: then it is the order that is in the way, and not the plan.</summary>
+    private bool CanFitAtTheEnd(IEnumerable<int> ready, WorkLoad[] loads)
+    {
+        var end = new HostFill(plan);
+        foreach (var load in loads)
+        {
+            end.Settle(load);
+        }
+
+        return ready.Any(n => loads[n].Takes.All(t => end.Free(t.Host, t.Pool) >= 0));
+    }
+
+    /// <summary>An order of those that take or give room in which each fits when its turn comes; null when there is none or too many would have to be tried.</summary>
+    /// <param name="rooms">Whether only room in pools counts, and memory does not.</param>
+    private int[]? OtherOrder(bool rooms)
+    {
+        List<int> loaded = [.. Enumerable.Range(0, all.Count).Where(IsLoaded)];
+        if (loaded.Count is 0 or > MostTried)
+        {
+            return null;
+        }
+
+        var before = loaded.Select(n => Before(n, loaded)).ToArray();
+        // How full everything is follows from who has been through, so each set of them is looked at once.
+        HashSet<int> seen = [];
+        Stack<int> order = [];
+        var fill = new HostFill(plan);
+        if (!Search(0))
+        {
+            return null;
+        }
+
+        var ranks = new int[all.Count];
+        foreach (var (place, rank) in order.Reverse().Select((n, rank) => (n, rank)))
+        {
+            ranks[loaded[place]] = rank;
+        }
+
+        return ranks;
+
+        bool Search(int done)
+        {
+            if (BitOperations.PopCount((uint)done) == loaded.Count)
+            {
+                return true;
+            }
+
+            for (var n = 0; n < loaded.Count; n++)
+            {
+                var load = Counted(all[loaded[n]].Load);
+                if ((done & (1 << n)) != 0 || (before[n] & ~done) != 0 || !fill.Fits(load) || !seen.Add(done | (1 << n)))
+                {
+                    continue;
+                }
+
+                fill.Settle(load);
+                order.Push(n);
+                if (Search(done | (1 << n)))
+                {
+                    return true;
+                }
+
+                order.Pop();
+                fill.Settle(new(load.Gives, load.Takes));
+            }
+
+            return false;
+        }
+
+        WorkLoad Counted(WorkLoad load) =>
+            rooms
+                ? new([.. load.Takes.Where(t => t.Pool != WorkLoad.Memory)], [.. load.Gives.Where(g => g.Pool != WorkLoad.Memory)])
+                : load;
+    }
+
+    /// <summary>Those among the loaded that some work waits for, also round corners, as bits.</summary>
+    private int Before(int work, List<int> loaded)
+    {
+        HashSet<int> seen = [];
+        Stack<int> open = new(all[work].After);
+        while (open.TryPop(out var next))
+        {
+            if (seen.Add(next))
+            {
+                foreach (var more in all[next].After)
+                {
+                    open.Push(more);
+                }
+            }
+        }
+
+        return loaded.Select((n, bit) => n != work && seen.Contains(n) ? 1 << bit : 0).Sum();
     }
 
     private int StartOrder(Work work)
@@ -79,41 +209,5 @@ internal sealed class WorkOrder
         var planned = plan.Draft.Guest(id);
         var book = (planned is null ? plan.AsBuilt : plan.Draft).Book;
         return (planned ?? plan.AsBuilt.Guest(id))!.Wants.Min(w => book.Get(w.ProfileId).StartOrder);
-    }
-
-    /// <summary>Whether what it adds to its host fits into what is free at this moment.</summary>
-    private bool Fits(int n) =>
-        all[n].Host is not { } host || used.GetValueOrDefault(host) + all[n].Growth <= plan.Draft.Host(host)!.Memory;
-
-    /// <summary>What some work adds to the memory taken of a host.</summary>
-    private (HostId? Host, ByteSize Growth) Growth(Work work)
-    {
-        if (work.Guest is not { } id || plan.Planned(id) is not { } after || plan.Draft.HostOf(after) is not { } host)
-        {
-            return (null, ByteSize.Zero);
-        }
-
-        var before = plan.Stands(id);
-        var same = before is not null && before.Placement?.Host == after.Placement?.Host;
-        return (host.Id, GuestWork.Memory(plan.Sums, after) - (same ? GuestWork.Memory(plan.Standing, before!) : ByteSize.Zero));
-    }
-
-    private void Settle(Work work)
-    {
-        // What stands half built has its memory already.
-        if (work.Guest is not { } id || (work.Builds && plan.Stands(id) is not null))
-        {
-            return;
-        }
-
-        if (plan.Stands(id) is { Placement.Host: var from } before)
-        {
-            used[from] = used.GetValueOrDefault(from) - GuestWork.Memory(plan.Standing, before);
-        }
-
-        if (plan.Planned(id) is { Placement.Host: var to } after)
-        {
-            used[to] = used.GetValueOrDefault(to) + GuestWork.Memory(plan.Sums, after);
-        }
     }
 }

@@ -42,6 +42,15 @@ public readonly record struct Duration(double Minutes) : IComparable<Duration>
     /// <summary>Whether the left is longer or the same.</summary>
     public static bool operator >=(Duration a, Duration b) => a.Minutes >= b.Minutes;
 
+    /// <summary>For people who plan an evening: «20 min», «3 h 4 min», «2 d 5 h».</summary>
+    public string Exactly()
+    {
+        var whole = WholeMinutes;
+        return whole < 60 ? $"{whole}{Numbers.ThinSpace}min"
+            : whole < 2_880 ? $"{whole / 60}{Numbers.ThinSpace}h{(whole % 60 == 0 ? "" : $" {whole % 60}{Numbers.ThinSpace}min")}"
+            : $"{whole / 1_440}{Numbers.ThinSpace}d{(whole % 1_440 < 60 ? "" : $" {whole % 1_440 / 60}{Numbers.ThinSpace}h")}";
+    }
+
     /// <summary>For people: «20 min», «about 7 h».</summary>
     public override string ToString() =>
         Minutes < 120

@@ -202,8 +202,19 @@ public static class JsonAnswers
             ["where"] = step.Where,
             ["what"] = step.What,
             ["caution"] = step.Caution,
-            ["values"] = List(step.Values.Select(v => new JsonObject { ["label"] = v.Label, ["value"] = v.Value })),
+            ["values"] = List(
+                step.Values.Select(v => new JsonObject
+                {
+                    ["label"] = v.Label,
+                    ["value"] = v.Value,
+                    ["run"] = v.Run,
+                    ["blank"] = v.Blank,
+                })
+            ),
+            ["lookFirst"] = step.LookFirst,
             ["minutes"] = step.Minutes,
+            ["leastMinutes"] = step.Least,
+            ["mostMinutes"] = step.Most,
             ["check"] = step.Check,
             ["ifNot"] = step.IfNot,
             ["wayBack"] = step.WayBack,

@@ -59,8 +59,13 @@ public static class RunbookMarkdown
         {
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : Plain(value.Value))}\n"
+                $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : value.Blank ? $"\\_\\_\\_\\_\\_\\_ ({Plain(value.Value)})" : Plain(value.Value))}\n"
             );
+        }
+
+        if (step.LookFirst is { } look)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"  - **First:** {Plain(look)}\n");
         }
 
         text.Append(

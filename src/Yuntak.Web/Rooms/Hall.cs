@@ -13,7 +13,7 @@ public sealed class Hall : Room
         [
             new("/") { IsView = false },
             new("/History", new Picture("history")),
-            new("/Lab", new Picture("lab")),
+            new("/Lab"),
             new("/Rules"),
             new("/Find?q=kiln"),
             new("/Find") { IsView = false },

@@ -11,7 +11,11 @@ public sealed class RunbookRoom : Room
     public override Station? Station => Core.Findings.Station.Runbook;
 
     public override IReadOnlyList<RoomPage> Pages =>
-        [new("/Runbook", new Picture("runbook", Height: 900), new Picture("runbook-phone", 390, 844, Dark: true))];
+        [
+            new("/Runbook", new Picture("runbook", Height: 900), new Picture("runbook-phone", 390, 844, Dark: true)),
+            new("/Runbook/Rehearsal?fault=disk-full&step=6.2&at=6.3", new Picture("rehearsal", Height: 900)),
+            new("/Runbook/Practice?work=build-guest/tinker"),
+        ];
 
     /// <summary>Up to so many guests the steps are counted for every page; beyond, the changes are, which takes a hundredth of the time.</summary>
     private const int Counted = 150;

@@ -1,6 +1,7 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Stations;
 using Yuntak.Data;
@@ -13,6 +14,8 @@ public sealed class Desk
     private readonly Lazy<Assessment> assessment;
     private readonly Lazy<string?> trouble;
     private readonly Lazy<Runbook> runbook;
+    private readonly Lazy<Rehearsal> rehearsal;
+    private readonly Lazy<Rehearsal> allFaults;
     private readonly Lazy<int> changes;
     private readonly Lazy<Verdict> verdict;
 
@@ -23,6 +26,8 @@ public sealed class Desk
         assessment = new(() => assessments.Of(draft.Lab));
         trouble = new(() => Try(() => assessment.Value));
         runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
+        rehearsal = new(() => Rehearsal.Of(Runbook));
+        allFaults = new(() => Rehearsal.Of(Runbook, allFaults: true));
         changes = new(() => LabDifference.Between(RunbookBuilder.Settled(asBuilt.Lab, draft.Lab), draft.Lab).Count(c => c.NeedsWork));
         verdict = new(() => Verdict.Between(Then(assessments, before), Assessment));
     }
@@ -44,6 +49,12 @@ public sealed class Desk
 
     /// <summary>The steps from as built to draft.</summary>
     public Runbook Runbook => runbook.Value;
+
+    /// <summary>The steps against simulated hosts.</summary>
+    public Rehearsal Rehearsal => rehearsal.Value;
+
+    /// <summary>The same with every fault tried wherever it can strike.</summary>
+    public Rehearsal WithAllFaults => allFaults.Value;
 
     /// <summary>How many changes lie between as built and draft.</summary>
     public int Changes => changes.Value;

@@ -47,6 +47,7 @@ internal static class FileEndpoints
         app.MapGet("/files/profiles/{id}", ProfileAsync);
         app.MapGet("/files/collect.sh", Script);
         app.MapGet("/files/compose/{guest}", ComposeAsync);
+        RunbookFiles.Map(app);
         app.MapGet("/files/backup", TakeBackup);
         WireFiles.Map(app);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);

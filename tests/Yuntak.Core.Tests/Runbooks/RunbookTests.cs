@@ -53,12 +53,15 @@ public class RunbookTests
 
         steps.ShouldBe([
             "create-machine",
+            "fetch-image",
             "attach-medium",
             "install-guest",
             "detach-medium",
             "first-start",
             "update-guest",
+            "take-template",
             "mount-bulk",
+            "first-visit",
             "set-up-service",
             "set-autostart",
             "first-backup",

@@ -3,6 +3,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -46,7 +47,7 @@ internal sealed record AttachDevices(
         var whole = Devices.Any(d => d.Way == ClaimWay.Whole);
         return new(
             Devices.Count == 0 ? "Attach its devices"
-                : Kind == GuestKind.AppStack ? "Stop it and hand its devices in through the Compose file"
+                : Kind == GuestKind.AppStack ? "With the stack stopped, hand its devices in through the Compose file"
                 : $"{(Kind == GuestKind.Machine ? "Shut it down" : "Stop it")} and hand its devices over",
             [
                 .. Needs.Select(n => new StepValue("device", n)),
@@ -119,4 +120,13 @@ internal sealed record AttachDevices(
                 ? $"What is handed over cannot be reset: when the guest stops, {host.Name} may have to be started anew, with all that runs on it."
             : null;
     }
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        var guest = house.OffGuest(Guest);
+        guest.Devices = guest.Devices.Union(Devices.Select(d => d.Key));
+    }
+
+    internal override bool NeedsOff => true;
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -21,4 +22,15 @@ internal sealed record AttachMedium(GuestId Guest, HostId? Host) : GuestAct(Gues
             "Compare the medium's checksum with the publisher's; fetch it again if it differs.",
             "Take the medium out."
         );
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var guest = house.OffGuest(Guest);
+        if (!house.Host(Host).Images.Contains(Guest))
+        {
+            throw new HostRefuses($"No such medium on {house.Host(Host).Name}.");
+        }
+
+        (guest.MediumIn, guest.MediumFirst) = (true, true);
+    }
 }

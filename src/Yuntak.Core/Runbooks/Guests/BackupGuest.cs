@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -13,7 +14,15 @@ internal sealed record BackupGuest(GuestId Guest, HostId? Host) : GuestAct(Guest
 
     internal override bool Serves => true;
 
-    internal override Duration Takes(Plan plan) => new(15);
+    internal override Duration Takes(Plan plan) =>
+        plan.Stands(Guest) is { Placement: { } place }
+            ? new Duration(5)
+                + CopyRates.Time(plan, plan.Standing.Guest(Guest).SystemDisk, (Host, place.SystemPool), default)
+                + CopyRates.Time(plan, plan.Standing.Guest(Guest).Bulk, (Host, place.BulkPool), default)
+            : new(5);
+
+    /// <summary>Where there is one younger than a day nothing is copied at all.</summary>
+    internal override (double Least, double Most) Spread => (0, 1.4);
 
     internal override ActText Text(Plan plan) =>
         new(
@@ -23,4 +32,10 @@ internal sealed record BackupGuest(GuestId Guest, HostId? Host) : GuestAct(Guest
             "Do not go on without it.",
             "None needed."
         );
+
+    internal override bool Copies => true;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Guest(Guest).Backup = house.Guest(Guest).Size;
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), Whole()];
 }

@@ -4,6 +4,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 using Yuntak.Core.Wires;
@@ -42,7 +43,8 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     public override Lab Adopt(Lab stands, Plan plan) => Reach(stands, plan, LifeStage.InService);
 
     /// <inheritdoc/>
-    public override Lab? AdoptAt(Lab stands, Plan plan, Act act) => Reach(stands, plan, StageOf(plan, act));
+    public override Lab? AdoptAt(Lab stands, Plan plan, Act act) =>
+        StageOf(plan, act) is > LifeStage.Planned and var stage ? Reach(stands, plan, stage) : null;
 
     /// <inheritdoc/>
     public override bool StandsDone(Plan plan, Act act) =>
@@ -97,6 +99,13 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         return done.Concat(planned.Where(s => s.Stage > before.Life));
     }
 
+    /// <summary>Where a host keeps images of that sort: the pool that was made for them, else its own disk.</summary>
+    private static string? ImagePool(Sums sums, HostId host, GuestKind kind)
+    {
+        var content = kind == GuestKind.SystemContainer ? ContentKind.Templates : ContentKind.InstallMedia;
+        return sums.Host(host)?.Host.Pools.FirstOrDefault(p => p.Takes.Contains(content))?.Name;
+    }
+
     /// <summary>All about its devices, before anything of the service starts: what its profiles say in words stands there only while nothing is chosen.</summary>
     private static IEnumerable<(LifeStage Stage, Act Act)> Devices(Lab lab, Sizing sizing, HostId host)
     {
@@ -109,13 +118,23 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
     private static IEnumerable<(LifeStage Stage, Act Act)> All(Sums sums, Sizing sizing, HostId host)
     {
         var guest = sizing.Guest;
-        var (id, figures) = (guest.Id, Figures.Of(sizing));
+        var (id, figures) = (guest.Id, GuestFigures.Of(sizing));
         var order = StartOrders.Of(sums.Lab, sizing, sums.Guest);
         var start = new FirstStart(id, host, guest.Kind, guest.Name, sizing.FirstStartMinutes, guest.RunsIn);
+        // A hub with a system of its own comes as a disk that is imported; other machines are installed.
+        var readyMade = sizing is { IsAppliance: true } && !sizing.Follows(ProfileBook.Router);
+        var fetch = new FetchImage(id, host, guest.Kind, readyMade, ImagePool(sums, host, guest.Kind));
         switch (guest.Kind)
         {
             case GuestKind.Machine:
                 yield return (LifeStage.Defined, new CreateMachine(id, host, figures));
+                yield return (LifeStage.ImageThere, fetch);
+                if (readyMade)
+                {
+                    yield return (LifeStage.MediumOut, new ImportImage(id, host, sizing.SystemDisk));
+                    break;
+                }
+
                 yield return (LifeStage.MediumAttached, new AttachMedium(id, host));
                 yield return (
                     LifeStage.Installed,
@@ -124,6 +143,8 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
                 yield return (LifeStage.MediumOut, new DetachMedium(id, host));
                 break;
             case GuestKind.SystemContainer:
+                // Nothing stands by it yet: it is only remembered until the container is made from it.
+                yield return (LifeStage.Planned, fetch);
                 yield return (LifeStage.Defined, new CreateContainer(id, host, figures));
                 break;
             case GuestKind.AppStack:
@@ -131,13 +152,20 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
                 break;
         }
 
-        yield return (LifeStage.StartsUnattended, start);
         if (guest.Kind != GuestKind.AppStack)
         {
+            yield return (LifeStage.StartsUnattended, start);
             yield return (LifeStage.Updated, new UpdateGuest(id, host));
+            if (!sizing.IsThrowAway && !sizing.IsAppliance)
+            {
+                yield return (LifeStage.TemplateTaken, new TakeTemplate(id, host));
+            }
         }
 
-        foreach (var step in Devices(sums.Lab, sizing, host))
+        // A stack starts only once folders, shares and devices are where it looks for them: what it writes before lies in the wrong place.
+        var devices = Devices(sums.Lab, sizing, host).ToList();
+        var proof = guest.Kind == GuestKind.AppStack ? devices.FindAll(d => d.Act is ProveDevices) : [];
+        foreach (var step in devices.Except(proof))
         {
             yield return step;
         }
@@ -154,6 +182,28 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         if (guest.Mounts.Count > 0)
         {
             yield return (LifeStage.SharesIn, new MountShares(id, host, guest.Mounts));
+        }
+
+        if (guest.Kind == GuestKind.AppStack)
+        {
+            yield return (LifeStage.StackStarted, start);
+            foreach (var (_, act) in proof)
+            {
+                yield return (LifeStage.StackProven, act);
+            }
+        }
+
+        if (guest.Kind != GuestKind.AppStack && (sizing.Inner.Count > 0 || sizing.Follows(ProfileBook.AppEngine)))
+        {
+            yield return (LifeStage.EngineIn, new InstallEngineInside(id, host, sizing.Bulk > ByteSize.Zero));
+        }
+
+        if (!sizing.IsThrowAway)
+        {
+            yield return (
+                LifeStage.FirstVisited,
+                new FirstVisit(id, host, [.. sizing.Profiles.Select(p => p.Id)], FirstVisit.PageOf(sums, guest))
+            );
         }
 
         yield return (LifeStage.ServiceIn, new SetUpService(id, host, [.. sizing.Profiles.Select(p => p.Id)]));

@@ -5,6 +5,7 @@ using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -51,6 +52,9 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
         var start = new StartGuest(Of, host, StartMinutes(plan.Sums.Guest(Of)));
         // A guest that goes along with the one it runs in, and one that only gets other figures, keeps its disks: no copy is needed first.
         var rebuilt = set is { Shrinks: true } or { Repackaged: true } || before.RunsIn != after.RunsIn || volumes.Count > 0;
+        // Packaged or run otherwise it is another place for the same service, which moves there with all it keeps.
+        var migrates = set is { Repackaged: true } || before.RunsIn != after.RunsIn;
+        var kept = plan.Standing.Guest(Of).SystemDisk + plan.Standing.Guest(Of).Bulk;
         return
         [
             .. rebuilt ? [new BackupGuest(Of, plan.AsBuilt.HostOf(before)!.Id)] : Array.Empty<Act>(),
@@ -61,11 +65,14 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
                     new CompareVolume(Of, host, v.Bulk, v.From, v.To, v.Size, v.Rate),
                 }
             ),
+            .. migrates ? [new ArchiveService(Of, plan.AsBuilt.HostOf(before)!.Id, kept)] : Array.Empty<Act>(),
             .. set is not null ? [set] : Array.Empty<Act>(),
+            .. migrates ? [new LayArchiveIn(Of, host, kept)] : Array.Empty<Act>(),
             .. Devices(plan, before, after, host).TakeWhile(a => a is not ProveDevices),
             start,
             .. Shares(before, after, host, moved: false),
             .. Devices(plan, before, after, host).OfType<ProveDevices>(),
+            .. migrates ? [new CheckItems(Of, host)] : Array.Empty<Act>(),
             .. volumes.Select(v => new LetVolumeGo(Of, host, v.Bulk, v.From, v.To)),
         ];
     }
@@ -127,7 +134,7 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
             : new SetFigures(
                 after.Id,
                 host,
-                Runbooks.Figures.Of(becomes),
+                GuestFigures.Of(becomes),
                 [.. words],
                 becomes.SystemDisk < was.SystemDisk || becomes.Bulk < was.Bulk,
                 before.Kind != after.Kind

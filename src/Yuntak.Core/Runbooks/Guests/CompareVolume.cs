@@ -3,6 +3,7 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -28,6 +29,8 @@ internal sealed record CompareVolume(GuestId Guest, HostId? Host, bool Bulk, str
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => [Guest];
 
+    internal override (double Least, double Most) Spread => OfAmounts;
+
     internal override Duration Takes(Plan plan) => new Duration(2) + Duration.Of(Size, BytesPerSecond);
 
     internal override ActText Text(Plan plan) =>
@@ -41,4 +44,6 @@ internal sealed record CompareVolume(GuestId Guest, HostId? Host, bool Bulk, str
         );
 
     internal override void Apply(DiskState disks) => disks.Moved(Guest, Bulk, Host!.Value, To);
+
+    internal override void Affect(SimHouse house, Plan plan) => house.UseCopy(Guest, Bulk, To);
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,6 +27,8 @@ internal sealed record CopyVolume(GuestId Guest, HostId? Host, bool Bulk, string
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => [Guest];
 
+    internal override (double Least, double Most) Spread => OfAmounts;
+
     internal override Duration Takes(Plan plan) => new Duration(5) + Duration.Of(Size, BytesPerSecond);
 
     internal override ActText Text(Plan plan) =>
@@ -36,6 +39,7 @@ internal sealed record CopyVolume(GuestId Guest, HostId? Host, bool Bulk, string
                 new("to", To, Literal: true),
                 new("size", Size.ToString()),
                 new("state", "off; suspended is not off"),
+                new("start with the host", "off until it is started by hand: after a power cut it must not write to the old one"),
             ],
             $"{To} shows the volume, as large as the one in {From}.",
             "No room? Something else lies there: look before you delete anything.",
@@ -44,4 +48,17 @@ internal sealed record CopyVolume(GuestId Guest, HostId? Host, bool Bulk, string
 
     /// <summary>A volume in words.</summary>
     public static string Words(bool bulk) => bulk ? "bulk data" : "system disk";
+
+    internal override bool NeedsOff => true;
+
+    internal override bool Writes => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        house.CopyVolume(Guest, Bulk, From, To);
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) =>
+        [.. base.Proofs(plan), new Proof("", h => (Bulk ? h.Guest(Guest).BulkCopy : h.Guest(Guest).SystemCopy)?.Pool == To)];
 }

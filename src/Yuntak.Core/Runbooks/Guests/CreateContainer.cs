@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -9,7 +10,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Guest">The guest.</param>
 /// <param name="Host">Its host.</param>
 /// <param name="With">Its figures.</param>
-internal sealed record CreateContainer(GuestId Guest, HostId? Host, Figures With) : GuestAct(Guest, Host)
+internal sealed record CreateContainer(GuestId Guest, HostId? Host, GuestFigures With) : GuestAct(Guest, Host)
 {
     /// <inheritdoc/>
     public override string Type => "create-system-container";
@@ -26,14 +27,26 @@ internal sealed record CreateContainer(GuestId Guest, HostId? Host, Figures With
                 new("name", Names.Slug(With.Name), Literal: true),
                 new("virtual processors", With.Vcpu.ToString()),
                 new("memory, at most", Plan.MemoryText(With.Memory)),
-                new("system disk", $"{With.SystemDisk} in {Figures.PoolWords(With.SystemPool)}"),
+                new("system disk", $"{With.SystemDisk} in {GuestFigures.PoolWords(With.SystemPool)}"),
                 new("privileged", With.Privileged ? "yes: root inside it is root on the host" : "no"),
                 .. With.Nesting ? [new StepValue("nesting", "on, for the app engine in it")] : Array.Empty<StepValue>(),
                 .. WireValues.Of(plan, Guest),
                 new("start with the host", "not yet"),
             ],
             "It is on the host's list, off, with these figures.",
-            "No template? Fetch one for the host's processor family first.",
+            "No template? Fetch one for the host's processor family first. No room? Look what fills the pool before you delete anything.",
             "Delete the container; nothing is in it yet."
         );
+
+    internal override bool Writes => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        if (!house.Host(Host).Images.Contains(Guest))
+        {
+            throw new HostRefuses($"No such template on {house.Host(Host).Name}.");
+        }
+
+        house.Create(GuestNeeds.Of(plan.Sums, Guest));
+    }
 }

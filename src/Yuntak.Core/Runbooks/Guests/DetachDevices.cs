@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -38,4 +39,13 @@ internal sealed record DetachDevices(GuestId Guest, HostId? Host, ValueList<Hand
             $"Not back? It may not be resettable: start {plan.NameOf(Host)} anew at an hour when nobody minds.",
             "Hand it over again while the guest is off."
         );
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        var guest = house.OffGuest(Guest);
+        guest.Devices = guest.Devices.Except(Devices.Select(d => d.Key));
+    }
+
+    internal override bool NeedsOff => true;
 }

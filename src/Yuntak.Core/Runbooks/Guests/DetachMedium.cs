@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -21,4 +22,15 @@ internal sealed record DetachMedium(GuestId Guest, HostId? Host) : GuestAct(Gues
             "If it will not shut down, use its own shut-down command at the console.",
             "Attach the medium again."
         );
+
+    internal override bool NeedsOff => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        var guest = house.OffGuest(Guest);
+        (guest.MediumIn, guest.MediumFirst) = (false, false);
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), new Proof("", h => !h.Guest(Guest).MediumIn)];
 }

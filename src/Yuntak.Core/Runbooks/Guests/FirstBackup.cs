@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -18,7 +19,12 @@ internal sealed record FirstBackup(GuestId Guest, HostId? Host, ByteSize SystemD
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
         [.. base.Values, Value("systemDiskBytes", SystemDisk.Bytes), Value("bulkBytes", Bulk.Bytes)];
 
-    internal override Duration Takes(Plan plan) => new(15);
+    internal override (double Least, double Most) Spread => OfAmounts;
+
+    internal override Duration Takes(Plan plan) =>
+        new Duration(5)
+        + CopyRates.Time(plan, SystemDisk, (Host, plan.Guest(Guest)?.Placement?.SystemPool), default)
+        + CopyRates.Time(plan, Bulk, (Host, plan.Guest(Guest)?.Placement?.BulkPool), default);
 
     internal override ActText Text(Plan plan) =>
         new(
@@ -28,4 +34,10 @@ internal sealed record FirstBackup(GuestId Guest, HostId? Host, ByteSize SystemD
             "A volume missing? It is not ticked for backup.",
             "Delete the backup."
         );
+
+    internal override bool Copies => true;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Guest(Guest).Backup = house.Guest(Guest).Size;
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), Whole()];
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -22,6 +23,8 @@ internal sealed record FirstStart(GuestId Guest, HostId? Host, GuestKind Kind, s
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
         [.. base.Values, Value("kind", ProfileWords.Kinds.Word(Kind)), Value("minutes", Minutes)];
+
+    internal override (double Least, double Most) Spread => OfInstalling;
 
     internal override Duration Takes(Plan plan) =>
         new(
@@ -58,4 +61,10 @@ internal sealed record FirstStart(GuestId Guest, HostId? Host, GuestKind Kind, s
                 "Stop the stack; the folders keep its data."
             ),
         };
+
+    internal override bool Starts => true;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Start(Guest);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), .. Running(plan)];
 }

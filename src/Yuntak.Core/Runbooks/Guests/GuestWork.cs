@@ -123,11 +123,11 @@ internal abstract record GuestWork(GuestId Of) : Work
             yield break;
         }
 
-        var minutes = acts.Where(a => !a.Serves).Sum(a => a.Takes(plan).WholeMinutes);
+        var away = new Duration(acts.Where(a => !a.Serves).Sum(a => a.Takes(plan).Minutes));
         yield return guest.Wants.Any(w => w.ProfileId == ProfileBook.Router)
             ? $"While {guest.Name} is off the whole household is offline, and so are you. Have this page printed or on a phone with its own line."
         : forGood ? $"{guest.Name} goes away for good. Tell the people who use it."
-        : $"{guest.Name} is away for {Numbers.Count(minutes, "minute")} or so. Tell the people who use it.";
+        : $"{guest.Name} is away for {(away.Minutes < 120 ? Numbers.Count(away.WholeMinutes, "minute") + " or so" : away.ToString())}. Tell the people who use it.";
     }
 
     /// <summary>Starting again after a change takes a quarter of a first start.</summary>

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -20,7 +21,9 @@ internal sealed record InstallGuest(GuestId Guest, HostId? Host, string Name, By
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
         [.. base.Values, Value("name", Name), Value("diskBytes", Disk.Bytes)];
 
-    internal override Duration Takes(Plan plan) => new(Minutes);
+    internal override (double Least, double Most) Spread => OfInstalling;
+
+    internal override Duration Takes(Plan plan) => new(Minutes / (plan.Host(Host)?.Speed ?? 1));
 
     internal override ActText Text(Plan plan) =>
         new(
@@ -28,10 +31,19 @@ internal sealed record InstallGuest(GuestId Guest, HostId? Host, string Name, By
             [
                 new("computer name", Names.Slug(Name), Literal: true),
                 new("install onto", $"the {Disk} disk"),
-                new("administrator", "a password of your own, 12 characters or more, kept in your password store"),
+                StepValue.Ask("administrator", "a name of your own; its password, 12 characters or more, goes into your password store"),
             ],
             "The installer says that it has finished.",
             "Changes gone after a restart? You worked in the live session: run the installer itself.",
             "Install again; nothing else depends on it yet."
         );
+
+    internal override bool FromMirror => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.Start(Guest);
+        var guest = house.Guest(Guest);
+        (guest.Installed, guest.HalfInstalled) = (true, false);
+    }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -10,7 +11,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Host">Its host.</param>
 /// <param name="With">Its figures.</param>
 /// <param name="Folders">The folders outside.</param>
-internal sealed record LayStack(GuestId Guest, HostId? Host, Figures With, ValueList<string> Folders) : GuestAct(Guest, Host)
+internal sealed record LayStack(GuestId Guest, HostId? Host, GuestFigures With, ValueList<string> Folders) : GuestAct(Guest, Host)
 {
     /// <inheritdoc/>
     public override string Type => "lay-app-stack";
@@ -28,15 +29,36 @@ internal sealed record LayStack(GuestId Guest, HostId? Host, Figures With, Value
         new(
             Sentence(plan, With.RunsIn, "Make the folders and lay the Compose file in place"),
             [
-                .. Folders.Select(f => new StepValue("folder", $"mkdir -p -- {ShellText.Quoted(f)}", Literal: true)),
+                .. Folders.Select(f => new StepValue(
+                    "folder",
+                    $"mkdir -p -- {ShellText.Quoted(f)}",
+                    Literal: true,
+                    Run: With.RunsIn is null
+                )),
                 new("Compose file", $"/srv/{Names.Slug(With.Name)}/compose.yaml", Literal: true),
-                new("image", With.Image ?? "write the image and its tag into the .env file beside it", Literal: With.Image is not null),
+                With.Image is { } image
+                    ? new StepValue("image", image, Literal: true)
+                    : StepValue.Ask("image and its tag", "a fixed one, not the newest of the day; it goes into the .env file beside it"),
+                new("for the processor family", plan.Host(Host)?.Processor.Architecture ?? "of the host", Literal: true),
                 new("memory, at most", Plan.MemoryText(With.Memory)),
                 .. WireValues.Of(plan, Guest),
                 .. WireValues.Ports(plan, Guest),
             ],
             "The folders exist, belong to the user the image runs as, and allow execution where the image needs it.",
-            "Permission refused? Look up the user number the image runs as and chown the folders to it.",
+            "Permission refused? Look up the user number the image runs as and chown the folders to it. No room? Look what fills the pool before you delete anything.",
             "Remove the folders; nothing is in them yet."
         );
+
+    internal override bool Writes => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var needs = GuestNeeds.Of(plan.Sums, Guest);
+        if (needs.Figures.RunsIn is null && !house.Host(Host).Engine)
+        {
+            throw new HostRefuses($"No container engine answers on {house.Host(Host).Name}.");
+        }
+
+        house.Create(needs);
+    }
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -34,4 +35,8 @@ internal sealed record LetVolumeGo(GuestId Guest, HostId? Host, bool Bulk, strin
             "None once it is deleted; the backup from before is the way back.",
             $"Only the volume in {From}: the one in {To} is in use. When in doubt keep it a week."
         );
+
+    internal override bool GoesBack => false;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.DropCopy(Guest, Bulk, From);
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -42,4 +43,8 @@ internal sealed record MapGroups(GuestId Guest, HostId? Host, ValueList<HandedDe
             "Refused to start? The ranges overlap or leave a gap: below, exactly that number, and above add up to 65536.",
             "Take the three lines out; the container starts as before, without the device."
         );
+
+    internal override void Affect(SimHouse house, Plan plan) => house.ShutDown(Guest);
+
+    internal override bool NeedsOff => true;
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -70,4 +71,6 @@ internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, st
     /// <summary>Where the pool is mounted on the host: as was read or said, else below its name.</summary>
     private string Place(Plan plan) =>
         plan.Host(Host)?.PoolNamed(Pool) is { } pool ? Labs.Host.PlaceOf(pool) : $"/{Names.Slug(Pool ?? "pool")}";
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Guest(Guest);
 }

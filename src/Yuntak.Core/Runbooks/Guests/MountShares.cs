@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -42,9 +43,21 @@ internal sealed record MountShares(GuestId Guest, HostId? Host, ValueList<ShareM
         var place = there ? share.From.Path : MountLine.PlaceOf(mount);
         if (!there)
         {
-            yield return new("make the folder", $"mkdir -p -- {ShellText.Quoted(place)}", Literal: true);
-            yield return new($"line in /etc/fstab of {by?.Name}", MountLine.Of(plan.Sums.Wires, share).At(place), Literal: true);
-            yield return new("try it", $"systemctl daemon-reload && findmnt --verify && ls {ShellText.Quoted(place)}", Literal: true);
+            var here = mount.By == MountBy.Host;
+            var line = MountLine.Of(plan.Sums.Wires, share).At(place);
+            yield return new("make the folder", $"mkdir -p -- {ShellText.Quoted(place)}", Literal: true, Run: here);
+            yield return new($"line in /etc/fstab of {by?.Name}", line, Literal: true);
+            if (here)
+            {
+                yield return StepValue.Line("put it there once", ShellText.LineInto("/etc/fstab", line));
+            }
+
+            yield return new(
+                "try it",
+                $"systemctl daemon-reload && findmnt --verify && ls -- {ShellText.Quoted(place)}",
+                Literal: true,
+                Run: here
+            );
         }
 
         if (mount.By == MountBy.Host)
@@ -65,5 +78,19 @@ internal sealed record MountShares(GuestId Guest, HostId? Host, ValueList<ShareM
             "while it is away",
             $"{guest.Name} finds the folder empty or waits: it starts after {ShareSums.ExporterName(plan.Draft, share)}"
         );
+    }
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var guest = house.Guest(Guest);
+        foreach (var share in Shares.Select(m => m.Share))
+        {
+            if (house.SharesAway.Contains(share) || !house.Shares.ContainsKey(share))
+            {
+                throw new HostRefuses($"mount: {share}: connection timed out.");
+            }
+
+            guest.Shares = guest.Shares.Add(share);
+        }
     }
 }

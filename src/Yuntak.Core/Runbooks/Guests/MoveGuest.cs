@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -28,7 +29,22 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => [Guest];
 
-    internal override Duration Takes(Plan plan) => new(20);
+    internal override (double Least, double Most) Spread => OfAmounts;
+
+    internal override Duration Takes(Plan plan)
+    {
+        if (plan.Stands(Guest) is not { } before)
+        {
+            return new(20);
+        }
+
+        var (size, was) = (plan.Standing.Guest(Guest), before.Placement);
+        var across =
+            CopyRates.Time(plan, was is null ? default : size.SystemDisk, (From, was?.SystemPool), (To, Place?.SystemPool))
+            + CopyRates.Time(plan, was is null ? default : size.Bulk, (From, was?.BulkPool), (To, Place?.BulkPool));
+        // Through the backup everything is written twice.
+        return new Duration(10) + (Straight ? across : across + across);
+    }
 
     internal override void Apply(DiskState disks)
     {
@@ -51,7 +67,7 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
             [
                 new("from", from),
                 new("to", to),
-                new("pool there", Figures.PoolWords(pool)),
+                new("pool there", GuestFigures.PoolWords(pool)),
                 .. Place?.BulkPool is { } bulk && bulk != pool
                     ? [new StepValue("pool there for bulk data", bulk)]
                     : Array.Empty<StepValue>(),
@@ -61,8 +77,18 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
                 ),
             ],
             $"{to} lists it, off, with all its disks.",
-            "A disk or device stayed behind? Attach or replace it before you start it.",
+            "No room? It is still whole where it came from: start it there, and look what fills the pool. A disk or device stayed behind? Attach or replace it before you start it.",
             $"Bring it back to {from} the same way; do not delete it there yet."
         );
+    }
+
+    internal override bool NeedsOff => true;
+
+    internal override bool Writes => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        house.Move(Guest, From, To, GuestNeeds.Of(plan.Sums, Guest));
     }
 }

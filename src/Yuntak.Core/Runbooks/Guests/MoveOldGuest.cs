@@ -2,6 +2,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -34,7 +35,7 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
         var (before, after) = (Before(plan)!, After(plan)!);
         var (from, to) = (plan.AsBuilt.HostOf(before)!, plan.Draft.HostOf(after)!);
         var pool = after.Placement?.SystemPool;
-        var figures = Figures.Of(plan.Sums.Guest(Of));
+        var figures = GuestFigures.Of(plan.Sums.Guest(Of));
         return
         [
             new BackupGuest(Of, from.Id),

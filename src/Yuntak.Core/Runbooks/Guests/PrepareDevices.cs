@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -45,4 +46,6 @@ internal sealed record PrepareDevices(GuestId Guest, HostId? Host, ValueList<Han
             "Nothing is changed for anybody yet."
         );
     }
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Host(Host);
 }

@@ -3,6 +3,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -78,4 +79,11 @@ internal sealed record ProveDevices(GuestId Guest, HostId? Host, ValueList<Hande
                     DeviceNeed.Other => "what it is for works",
                 }
             );
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Start(Guest);
+
+    internal override bool Starts => true;
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) =>
+        [.. base.Proofs(plan), new Proof("", h => Devices.All(d => h.Guest(Guest).Devices.Contains(d.Key)))];
 }

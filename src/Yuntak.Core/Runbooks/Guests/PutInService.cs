@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -21,4 +22,10 @@ internal sealed record PutInService(GuestId Guest, HostId? Host) : GuestAct(Gues
             "Ask what they saw.",
             "Tell them it is away."
         );
+
+    internal override bool Starts => true;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Start(Guest);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), .. Running(plan)];
 }

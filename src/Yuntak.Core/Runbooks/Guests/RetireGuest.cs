@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -32,4 +33,16 @@ internal sealed record RetireGuest(GuestId Guest, HostId? Host, bool Stays) : Gu
             "Bring the last backup back.",
             "Deleting takes its disks along. Make sure the backup of the step before is there and complete."
         );
+
+    internal override bool GoesBack => false;
+
+    internal override bool NeedsOff => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        house.Delete(Guest);
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.GuestIf(Guest) is null)];
 }

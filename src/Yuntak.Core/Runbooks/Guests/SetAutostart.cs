@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -27,4 +28,6 @@ internal sealed record SetAutostart(GuestId Guest, HostId? Host, int Order, bool
             "Check that what it depends on has a smaller start order.",
             "Switch it off again."
         );
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Guest(Guest).Starts = true;
 }

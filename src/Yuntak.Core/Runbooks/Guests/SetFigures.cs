@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -12,7 +13,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Changes">What changes, in words.</param>
 /// <param name="Shrinks">Whether a disk is to be smaller than it is.</param>
 /// <param name="Repackaged">Whether it is packaged another way.</param>
-internal sealed record SetFigures(GuestId Guest, HostId? Host, Figures With, ValueList<string> Changes, bool Shrinks, bool Repackaged)
+internal sealed record SetFigures(GuestId Guest, HostId? Host, GuestFigures With, ValueList<string> Changes, bool Shrinks, bool Repackaged)
     : GuestAct(Guest, Host)
 {
     /// <inheritdoc/>
@@ -24,7 +25,16 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, Figures With, Val
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => [Guest];
 
-    internal override Duration Takes(Plan plan) => new(5);
+    internal override Duration Takes(Plan plan) =>
+        (Shrinks || Repackaged) && plan.Stands(Guest) is not null
+            ? new Duration(15)
+                + CopyRates.Time(
+                    plan,
+                    plan.Standing.Guest(Guest).SystemDisk + plan.Standing.Guest(Guest).Bulk,
+                    default,
+                    (Host, With.SystemPool)
+                )
+            : new(5);
 
     internal override ActText Text(Plan plan) =>
         new(
@@ -41,4 +51,12 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, Figures With, Val
                 : Repackaged ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
                 : null
         );
+
+    internal override bool NeedsOff => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        house.Change(GuestNeeds.Of(plan.Sums, Guest));
+    }
 }

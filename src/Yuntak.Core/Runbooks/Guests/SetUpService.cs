@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -19,31 +20,6 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, Value("services", Services)];
 
-    /// <summary>Where its page is opened first: the port that is no page for looking after the thing, else the first; encrypted or not as its port is.</summary>
-    private IEnumerable<StepValue> FirstVisit(Plan plan, System.Net.IPAddress at)
-    {
-        var web = PortsOf
-            .Said(plan.Sums.Guest(Guest))
-            .Where(l => l.Protocol == WireProtocol.Tcp && (l.Page || l.Port is 80 or 443 or > 1023))
-            .OrderByDescending(l => l.Page)
-            .FirstOrDefault();
-        if (web is null)
-        {
-            yield break;
-        }
-
-        var safe = web.Encrypted ?? WellKnown.IsEncrypted(web.Port, web.Protocol);
-        var name = at.AddressFamily == System.Net.Sockets.AddressFamily.InterNetworkV6 ? $"[{at}]" : at.ToString();
-        var port = web.Port == (safe ? 443 : 80) ? "" : $":{web.Port}";
-        yield return new("first visit", $"{(safe ? "https" : "http")}://{name}{port}", Literal: true);
-        yield return new(
-            "at the first visit",
-            safe
-                ? "compare the fingerprint the browser shows with the one at the console; make your own account at once"
-                : "make your own account at once: until then whoever comes first owns it"
-        );
-    }
-
     internal override Duration Takes(Plan plan) => new(20);
 
     internal override ActText Text(Plan plan)
@@ -53,9 +29,19 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
         return new(
             $"Set the service up: {services}",
             [
-                .. plan.Sums.Wires.AddressOf(plan.Guest(Guest)!) is { } at
-                    ? [new StepValue("address", at.ToString(), Literal: true), .. FirstVisit(plan, at)]
-                    : new[] { new StepValue("address", "a fixed one: reserve it by hardware address where addresses are handed out") },
+                plan.Sums.Wires.AddressOf(plan.Guest(Guest)!) is { } at
+                    ? new StepValue("address", at.ToString(), Literal: true)
+                    : new StepValue("address", "a fixed one: reserve it by hardware address where addresses are handed out"),
+                .. ServiceData.Of(plan, Guest).Select(d => d with { Label = $"by the path inside: {d.Label}" }),
+                .. HandedDevice.Of(plan.Draft, plan.Guest(Guest)!).Any(d => d.Need == DeviceNeed.VideoEncoder)
+                    ?
+                    [
+                        new StepValue(
+                            "conversion by hardware",
+                            "switch it on, then play a film that has to be converted: its page says «hardware», and the processor stays below one core"
+                        ),
+                    ]
+                    : Array.Empty<StepValue>(),
                 .. Services.Contains(NetworkBoot.ProfileId)
                     ? NetworkBoot
                         .Of(plan.Sums.Wires, [plan.Sums.Guest(Guest)])
@@ -63,7 +49,8 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
                         .Select(l => new StepValue("for the router", l, Literal: true))
                     : [],
                 .. Services.Contains(ProfileBook.Router) ? RouterSteps.Of(plan, plan.Guest(Guest)!) : [],
-                new("accounts", "change every default password, switch guest accounts off"),
+                new("accounts", "one for each person, and change every default password; guest and default accounts off"),
+                new("notifications", "to a person who reads them, and a test of one"),
             ],
             $"The {services} answers at its address from another machine.",
             "Not reachable? Another guest may hold the same address and port.",
@@ -71,4 +58,15 @@ internal sealed record SetUpService(GuestId Guest, HostId? Host, ValueList<strin
             profiles.Select(p => p.Caution).FirstOrDefault(c => c is not null)
         );
     }
+
+    internal override bool Starts => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.Start(Guest);
+        var guest = house.Guest(Guest);
+        guest.Settled = guest.Settled.Add("service");
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), .. Running(plan)];
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,10 @@ internal sealed record StartGuest(GuestId Guest, HostId? Host, int Minutes) : Gu
             "Read the guest's own journal first, then the host's.",
             "Shut it down and go one step back."
         );
+
+    internal override bool Starts => true;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Start(Guest);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), .. Running(plan)];
 }

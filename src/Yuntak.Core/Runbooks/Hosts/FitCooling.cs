@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,6 @@ internal sealed record FitCooling(HostId Host) : HostAct(Host)
             "Switch it off and unplug it first. Metal on bare contacts shorts them; parts stay hot for minutes."
         );
     }
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,6 @@ internal sealed record FitDisk(HostId Host, string Disk) : HostAct(Host)
             "Unplug it again.",
             "Unplug the mains before you open the host, and touch its metal."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) => host.Disks = host.Disks.Add(Disk);
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -35,4 +36,12 @@ internal sealed record FitMemory(HostId Host, ByteSize Memory, ValueList<GuestId
             "Put the modules back as they were.",
             "Shut the host down, unplug the mains, touch its metal, and let it cool. Two people for a rack or a tower on a shelf."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        house.PowerOff(Host);
+        host.Memory = Memory;
+        host.Keeps = plan.Sums.Host(Host)!.Memory.HostBase + plan.Sums.Host(Host)!.Memory.CacheFloor;
+        house.PowerOn(Host);
+    }
 }

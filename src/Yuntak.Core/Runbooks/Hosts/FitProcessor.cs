@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -42,4 +43,11 @@ internal sealed record FitProcessor(HostId Host, Processor Processor, ValueList<
             "Put the old processor back.",
             "Shut the host down, unplug the mains, touch its metal, and let it cool. Fresh paste under the cooler; never run it without one."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        house.PowerOff(Host);
+        host.Processor = Processor;
+        house.PowerOn(Host);
+    }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -43,4 +44,8 @@ internal sealed record FixAddress(HostId Host, string? Mac, string? Address) : H
             "Back to a changing address."
         );
     }
+
+    internal override string? AtAddress => Address;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -15,31 +16,22 @@ internal sealed record InstallEngine(HostId Host, string? DataPool) : HostAct(Ho
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [.. base.Values, Value("dataPool", DataPool)];
 
-    internal override Duration Takes(Plan plan) => new(20);
+    internal override (double Least, double Most) Spread => OfInstalling;
 
-    internal override ActText Text(Plan plan)
-    {
-        return new(
+    internal override Duration Takes(Plan plan) => new(10 + (10 / plan.Host(Host)!.Speed));
+
+    internal override ActText Text(Plan plan) =>
+        EngineText.Of(
             "Install the container engine",
-            [
-                new("from", "the system's own packages, or its maker's repository with the key checked"),
-                new(
-                    "a script from the internet",
-                    "fetch it, read it, run it dry, then run it; never piped straight into a privileged shell"
-                ),
-                new(
-                    "data root",
-                    DataPool is null
-                        ? "on the boot disk; one-disk hosts have no other place"
-                        : $"in {DataPool}, set before the first image is fetched"
-                ),
-                new("everyday user", "into the engine's group; log in anew for it to count"),
-                new("logs", "at most 10 MB and three files for each container"),
-            ],
-            "The everyday user runs the engine's test image, and it says hello.",
-            "Refused? The user has not logged in anew since it joined the group.",
-            "Remove the packages; nothing runs on it yet.",
-            "Who may use the engine may do everything on this host: give its group to nobody else."
+            DataPool is null
+                ? "on the boot disk; one-disk hosts have no other place"
+                : $"in {DataPool}, set before the first image is fetched",
+            plan.NameOf(Host)
         );
-    }
+
+    internal override bool FromMirror => true;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) => host.Engine = true;
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), new Proof("", h => h.Host(Host).Engine)];
 }

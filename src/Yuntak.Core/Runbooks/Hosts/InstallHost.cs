@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -21,7 +22,9 @@ internal sealed record InstallHost(HostId Host, string? Onto, string? Twin = nul
     /// <inheritdoc/>
     public override IReadOnlyList<string> Wipes => [.. new[] { Onto, Twin }.OfType<string>()];
 
-    internal override Duration Takes(Plan plan) => new(30);
+    internal override (double Least, double Most) Spread => OfInstalling;
+
+    internal override Duration Takes(Plan plan) => new(15 + (15 / plan.Host(Host)!.Speed));
 
     internal override ActText Text(Plan plan)
     {
@@ -58,5 +61,15 @@ internal sealed record InstallHost(HostId Host, string? Onto, string? Twin = nul
                             : ""
                     )
         );
+    }
+
+    internal override bool FromMirror => true;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        foreach (var disk in Wipes)
+        {
+            house.Wipe(Host, disk);
+        }
     }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -29,4 +30,6 @@ internal sealed record LinkBattery(HostId Host, string? Port) : HostAct(Host)
             "Unplug the cable; the battery then only delays a dirty stop.",
             "Leave the inside of batteries to the maker or a licensed person."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -17,11 +18,14 @@ internal sealed record ReadHost(HostId Host) : HostAct(Host)
         new(
             "Install the tools and read the host",
             [
-                new("tools", "pciutils usbutils smartmontools lm-sensors dmidecode", Literal: true),
+                StepValue.Line("tools", "apt-get install -y pciutils usbutils smartmontools lm-sensors dmidecode"),
+                new("other systems", "the same tools from their own packages"),
                 new("read it", $"sudo sh collect.sh > {Names.Slug(plan.NameOf(Host))}.txt", Literal: true),
             ],
             "Given to Kit, the text shows what is planned here, and nothing that went.",
             "A part says «not run»? Install its tool, or run the script as root.",
             "None needed."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

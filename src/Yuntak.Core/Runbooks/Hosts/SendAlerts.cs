@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -17,11 +18,13 @@ internal sealed record SendAlerts(HostId Host) : HostAct(Host)
         new(
             "Say where alerts go",
             [
-                new("to", "an address you read every day, not one that this host serves"),
+                StepValue.Ask("to", "an address you read every day, not one that this host serves"),
                 new("subject", $"test from {Names.Slug(plan.NameOf(Host))}"),
             ],
             "A test message arrives.",
             "Nothing comes? Look in the spam folder, then in the queue of outgoing mail.",
             "Take the address out again."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -40,4 +41,6 @@ internal sealed record SetUpFirmware(HostId Host, string? BootFrom) : HostAct(Ho
             "Unplug the mains before you open the case. Two people for a rack or a tower on a shelf. Never cut the power while firmware is installed. Wiring and batteries are for licensed people; local codes apply."
         );
     }
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

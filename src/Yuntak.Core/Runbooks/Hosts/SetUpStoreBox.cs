@@ -1,5 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -30,4 +31,10 @@ internal sealed record SetUpStoreBox(HostId Host) : HostAct(Host)
             "A first set-up can offer to format the disks. Do not, while anything is on them."
         );
     }
+
+    internal override bool OpensPage => true;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), new Proof("", h => !h.Host(Host).SetUpClosed)];
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -17,13 +18,16 @@ internal sealed record SetUpUsers(HostId Host) : HostAct(Host)
         return new(
             "Make an everyday user",
             [
-                new("everyday user", "yours, with the right to become administrator when asked"),
-                new("remote log-in", "by key; try it from another window before you go on"),
-                new("log-in of root", "off once that works"),
+                StepValue.Ask("everyday user", "your name; it may become administrator when asked"),
+                new("make it", "adduser NAME && usermod -aG sudo NAME", Literal: true),
+                new("remote log-in", "by key, copied with ssh-copy-id; try it from another window before you go on"),
+                new("log-in of root", "PermitRootLogin no in /etc/ssh/sshd_config.d/, once that works", Literal: false),
             ],
             "A second window logs in by key as the everyday user and becomes administrator.",
             "Shut out? The first window is still open: set the remote log-in back there.",
             "Set the remote log-in back as it was."
         );
     }
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

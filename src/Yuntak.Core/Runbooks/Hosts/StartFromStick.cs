@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -28,4 +29,10 @@ internal sealed record StartFromStick(HostId Host) : HostAct(Host)
             "It offers to clear disks it does not know. Do not, while anything is on them."
         );
     }
+
+    internal override bool OpensPage => true;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), new Proof("", h => !h.Host(Host).SetUpClosed)];
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,14 @@ internal sealed record TakeDiskOut(HostId Host, string Disk) : HostAct(Host)
             "Put it back.",
             $"On it: {plan.Named(Host, Disk)}. It may hold private data: keep it or wipe it before it leaves the house. Unplug the mains before you open the host."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        if (host.Pools.Values.FirstOrDefault(p => p.Disks.Contains(Disk)) is { } pool)
+        {
+            throw new HostRefuses($"{Disk} is busy: it is in the pool {pool.Name}.");
+        }
+
+        host.Disks = host.Disks.Remove(Disk);
+    }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -32,4 +33,8 @@ internal sealed record TakeHostAway(HostId Host, ValueList<string> Disks) : Host
             "Plug it in again.",
             "Disks hold private data: wipe or keep them. Lift with two people; unplug the mains first."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) => house.Leave(Host);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.HostIf(Host) is null)];
 }

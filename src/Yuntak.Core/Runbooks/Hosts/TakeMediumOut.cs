@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -28,4 +29,6 @@ internal sealed record TakeMediumOut(HostId Host, string? BootFrom) : HostAct(Ho
             "The installer again? The medium is still plugged in or still first.",
             "Plug the medium in and install again."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -10,7 +11,9 @@ internal sealed record UpdateHost(HostId Host) : HostAct(Host)
     /// <inheritdoc/>
     public override string Type => "update-host";
 
-    internal override Duration Takes(Plan plan) => new(20);
+    internal override (double Least, double Most) Spread => OfInstalling;
+
+    internal override Duration Takes(Plan plan) => new(10 + (10 / plan.Host(Host)!.Speed));
 
     internal override ActText Text(Plan plan) =>
         new(
@@ -23,4 +26,8 @@ internal sealed record UpdateHost(HostId Host) : HostAct(Host)
             "A source that wants a subscription refuses: switch it off and use the open one.",
             "Start the kernel before from the boot menu."
         );
+
+    internal override bool FromMirror => true;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

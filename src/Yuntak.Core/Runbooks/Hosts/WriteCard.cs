@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -40,5 +41,15 @@ internal sealed record WriteCard(HostId Host, string? Onto) : HostAct(Host)
             "Write it again; nothing is on it yet.",
             Onto is null ? "Writing wipes the card: choose it by its size and stable id." : plan.WipeWords(Host, [Onto])
         );
+    }
+
+    internal override bool FromMirror => false;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        foreach (var disk in Wipes)
+        {
+            house.Wipe(Host, disk);
+        }
     }
 }

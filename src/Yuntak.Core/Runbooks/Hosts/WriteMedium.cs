@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -31,4 +32,6 @@ internal sealed record WriteMedium(HostId Host) : HostAct(Host)
             "None needed; keep the stick.",
             "This wipes the stick: name it by its stable id under /dev/disk/by-id, never by a letter that may have moved."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }

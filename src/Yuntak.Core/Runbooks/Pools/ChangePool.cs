@@ -52,7 +52,14 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
                 new CopyPoolAway(On.Id, Before.Name, known, Spare.Raw(Stands, Before), known > ByteSize.Zero ? Place(plan) : null, guests),
                 new TakePoolApart(On.Id, Before.Name, Before.DiskIds),
                 .. MakeNewPool.Making(On, After),
-                new CopyPoolBack(On.Id, Before.Name, After.Name, guests),
+                new CopyPoolBack(
+                    On.Id,
+                    Before.Name,
+                    After.Name,
+                    guests,
+                    known > ByteSize.Zero ? known : Spare.Raw(Stands, Before),
+                    known > ByteSize.Zero ? Place(plan) : null
+                ),
             ];
         }
 
@@ -121,6 +128,10 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
             Condition.PoolThere(On.Id, After.Name),
             .. Before.DiskIds.Except(After.DiskIds, StringComparer.Ordinal).Select(d => Condition.DiskFree(On.Id, d)),
         ];
+
+    /// <inheritdoc/>
+    public override (HostId Host, string Pool, ByteSize Size, bool Stays)? CopiesTo(Plan plan) =>
+        Change.Anew && Content(plan) is { Bytes: > 0 } known && Place(plan) is var (host, pool) ? (host, pool, known, false) : null;
 
     /// <inheritdoc/>
     public override Halt? Stop(Plan plan) =>

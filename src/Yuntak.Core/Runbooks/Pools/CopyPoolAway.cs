@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -37,7 +38,10 @@ internal sealed record CopyPoolAway(
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => Guests;
 
-    internal override Duration Takes(Plan plan) => new(240);
+    internal override (double Least, double Most) Spread => OfAmounts;
+
+    internal override Duration Takes(Plan plan) =>
+        new Duration(15) + CopyRates.Time(plan, Known > ByteSize.Zero ? Known : AtMost, (Host, Pool), (To?.Host, To?.Pool));
 
     internal override void Apply(DiskState disks) => disks.CopiedAway(Host, Pool);
 
@@ -50,10 +54,26 @@ internal sealed record CopyPoolAway(
                 .. To is var (host, pool)
                     ? [new StepValue("there is room in", $"{pool} on {plan.NameOf(host)}")]
                     : Array.Empty<StepValue>(),
-                new("guests in it", "stopped while they are copied"),
+                new("guests in it", "stopped while they are copied; their start with the host is off until they are back"),
             ],
             "The copy is there and as large as what is in use; three files picked at random open from it.",
             "No room for it? Do not go on: lay it out anew when there is.",
             "Delete the copy."
         );
+
+    internal override bool Copies => true;
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        foreach (var guest in Guests)
+        {
+            house.ShutDown(guest);
+            // Until it is copied back nothing may start from what is being taken apart, not even after a power cut.
+            house.Guest(guest).Held = true;
+        }
+
+        house.CopyAway(Host, Pool, To, Known);
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [.. base.Proofs(plan), new Proof("", h => h.Pool(Host, Pool).CopiedAway)];
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -10,7 +11,16 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Before">The pool's name before.</param>
 /// <param name="Pool">Its name now.</param>
 /// <param name="Guests">The guests that keep volumes in it.</param>
-internal sealed record CopyPoolBack(HostId Host, string Before, string Pool, ValueList<GuestId> Guests) : PoolAct(Host, Pool)
+/// <param name="Amount">How much that is; all the pool holds where nobody knows.</param>
+/// <param name="From">Where the copy lies; null where that was left open.</param>
+internal sealed record CopyPoolBack(
+    HostId Host,
+    string Before,
+    string Pool,
+    ValueList<GuestId> Guests,
+    ByteSize Amount,
+    (HostId Host, string Pool)? From
+) : PoolAct(Host, Pool)
 {
     /// <inheritdoc/>
     public override string Type => "copy-pool-back";
@@ -22,7 +32,9 @@ internal sealed record CopyPoolBack(HostId Host, string Before, string Pool, Val
     /// <inheritdoc/>
     public override IReadOnlyList<GuestId> Stops => Guests;
 
-    internal override Duration Takes(Plan plan) => new(240);
+    internal override (double Least, double Most) Spread => OfAmounts;
+
+    internal override Duration Takes(Plan plan) => new Duration(15) + CopyRates.Time(plan, Amount, (From?.Host, From?.Pool), (Host, Pool));
 
     internal override void Apply(DiskState disks) => disks.CopiedBack(Host, Before, Pool);
 
@@ -34,4 +46,13 @@ internal sealed record CopyPoolBack(HostId Host, string Before, string Pool, Val
             "Differs? The copy is still there: compare before you copy again.",
             "The copy is the way back: keep it for two weeks."
         );
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.CopyBack(Host, Before, Pool);
+        foreach (var guest in Guests)
+        {
+            house.Start(guest);
+        }
+    }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -44,4 +45,6 @@ internal sealed record EncryptPool(HostId Host, string Pool, PoolFamily Family, 
             "Make the pool anew without encryption; nothing is in it yet.",
             "Who loses the key loses everything in it. It must never be only on what it unlocks."
         );
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Pool(Host, Pool);
 }

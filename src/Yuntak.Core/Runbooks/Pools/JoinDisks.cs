@@ -4,6 +4,7 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -23,6 +24,8 @@ internal sealed record JoinDisks(HostId Host, Pool Grown, ValueList<string> Join
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Wipes => Joined;
+
+    internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) => new Duration(15) + Duration.FromHours(Spreads ? Hours(plan) : 0);
 
@@ -50,4 +53,8 @@ internal sealed record JoinDisks(HostId Host, Pool Grown, ValueList<string> Join
 
     private double Hours(Plan plan) =>
         Joined.Select(d => plan.Disk(Host, d)).OfType<Disk>().Select(d => DiskSpec.Of(d).RebuildHours).DefaultIfEmpty(0).Max();
+
+    internal override bool GoesBack => false;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.Grow(Host, Grown, Joined, RoomOf(plan).Room);
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,10 @@ internal sealed record LookWhetherEncrypted(HostId Host, string Pool, bool Encry
             $"It is {(Encrypted ? "not" : "encrypted")}? Say so at Disks first: what it takes to change that is then worked out, with the data kept.",
             "None needed: nothing was changed."
         );
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var pool = house.Pool(Host, Pool);
+        pool.Made = pool.Made with { Encrypted = Encrypted };
+    }
 }

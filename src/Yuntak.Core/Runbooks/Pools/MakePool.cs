@@ -4,6 +4,7 @@ using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -98,5 +99,11 @@ internal sealed record MakePool(HostId Host, Pool Made, ValueList<string> Boot) 
             "first build of the parity",
             $"about {Numbers.Short(Math.Ceiling(hours))} h in the background: the pool can be used, and survives nothing until it is through"
         );
+    }
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var (room, other) = RoomOf(plan);
+        house.MakePool(Host, Made, Wipes, room, other);
     }
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -41,5 +42,11 @@ internal sealed record MountAsFound(HostId Host, string Pool, ValueList<string> 
             "Take the line out and unmount; the disk is as it was.",
             "Make no file system on it: what is on it stays."
         );
+    }
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var (room, other) = RoomOf(plan);
+        house.MakePool(Host, plan.Host(Host)!.PoolNamed(Pool)!, [], room, other);
     }
 }

@@ -67,6 +67,12 @@ internal sealed record RemovePool(Host On, Pool Old) : PoolWork(On)
     public override IEnumerable<Condition> Gives(Plan plan) => Old.DiskIds.Select(d => Condition.DiskFree(On.Id, d));
 
     /// <inheritdoc/>
+    public override (HostId Host, string Pool, ByteSize Size, bool Stays)? CopiesTo(Plan plan) =>
+        Old.AlreadyUsed > ByteSize.Zero && Spare.For(plan, On.Id, Old, Old.AlreadyUsed) is var (host, pool)
+            ? (host, pool, Old.AlreadyUsed, true)
+            : null;
+
+    /// <inheritdoc/>
     public override Halt? Stop(Plan plan)
     {
         var homeless = plan

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -47,4 +48,23 @@ internal sealed record RenamePool(HostId Host, string Pool, string Name, ValueLi
             $"Call it {Pool} again.",
             "Nothing is wiped by this. If your tools can only do it by making the pool anew, leave the old name."
         );
+
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        var ran = Guests.Where(g => house.GuestIf(g)?.State == GuestState.Running).ToList();
+        ran.ForEach(house.ShutDown);
+        house.Rename(Host, Pool, Name);
+        if (plan.Host(Host)?.PoolNamed(Name) is { Encrypted: null })
+        {
+            // Where the plan does not say, it is as it is.
+            house.Pool(Host, Name).Made = house.Pool(Host, Name).Made with
+            {
+                Encrypted = null,
+            };
+        }
+
+        ran.ForEach(house.Start);
+    }
+
+    private protected override string Now => Name;
 }

@@ -2,6 +2,7 @@ using System.Text.Json.Nodes;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -21,6 +22,8 @@ internal sealed record ReplaceDisk(HostId Host, string Pool, string Out, string 
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Wipes => [In];
+
+    internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) => Duration.FromHours(Hours(plan)) + new Duration(30);
 
@@ -52,4 +55,7 @@ internal sealed record ReplaceDisk(HostId Host, string Pool, string Out, string 
     }
 
     private double Hours(Plan plan) => plan.Disk(Host, In) is { } fresh ? DiskSpec.Of(fresh).RebuildHours : 0;
+
+    internal override void Affect(SimHouse house, Plan plan) =>
+        house.Replace(Host, Pool, Out, In, plan.Draft.Host(Host)?.Disks.Any(d => d.Id == Out) == true);
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -30,4 +31,10 @@ internal sealed record TakePoolApart(HostId Host, string Pool, ValueList<string>
             "None: what was in it comes back from a backup only.",
             $"This destroys everything in {Pool}. Copy what you need first."
         );
+
+    internal override bool GoesBack => false;
+
+    internal override void Affect(SimHouse house, Plan plan) => house.TakeApart(Host, Pool);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => !h.Host(Host).Pools.ContainsKey(Pool))];
 }

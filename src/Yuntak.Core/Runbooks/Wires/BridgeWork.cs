@@ -63,6 +63,9 @@ internal sealed record BridgeWork(HostId Of) : Work
         return acts;
     }
 
+    /// <summary>The planned bridges that were read to be there as planned.</summary>
+    public static IEnumerable<PlannedBridge> ReadAsPlanned(Host host) => host.Wires.Bridges.Where(b => WasRead(host, b));
+
     private static bool WasRead(Host host, PlannedBridge bridge) =>
         bridge is { Aware: false, Mtu: null or Network.UsualMtu }
         && host.Hardware.Bridges.Any(r =>

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -36,4 +37,8 @@ internal sealed record CloseWay(Forward Way) : Act
             "Still answers? The router may open ports by itself when a guest asks it to: switch that off.",
             "Put the forward back."
         );
+
+    internal override void Do(SimHouse house, Plan plan) => house.Ways = house.Ways.Remove(Way);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => !h.Ways.Contains(Way))];
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -50,7 +51,16 @@ internal sealed record ExportShare(NetworkShare Share, HostId? Host, bool Change
                     ?
                     [
                         new StepValue("line of exports", ExportsLine.Of(plan.Sums.Wires, Share), Literal: true),
-                        new StepValue("take it over", "exportfs -ra", Literal: true),
+                        .. Host is not null && clients.Count > 0
+                            ?
+                            [
+                                StepValue.Line(
+                                    "put it there once",
+                                    ShellText.LineInto("/etc/exports", ExportsLine.Of(plan.Sums.Wires, Share))
+                                ),
+                                StepValue.Line("take it over", "exportfs -ra"),
+                            ]
+                            : new[] { new StepValue("take it over", "exportfs -ra", Literal: true) },
                     ]
                     : new[]
                     {
@@ -74,4 +84,16 @@ internal sealed record ExportShare(NetworkShare Share, HostId? Host, bool Change
                 : null
         );
     }
+
+    internal override void Do(SimHouse house, Plan plan)
+    {
+        if (Host is { } host)
+        {
+            house.Host(host);
+        }
+
+        house.Shares = house.Shares.SetItem(Share.Name, Share);
+    }
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.Shares.GetValueOrDefault(Share.Name) == Share)];
 }

@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -56,4 +57,6 @@ internal sealed record MakeBridge(HostId Host, PlannedBridge Bridge, bool Change
                 : null
         );
     }
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) => host.Bridges = host.Bridges.SetItem(Bridge.Name, Bridge);
 }

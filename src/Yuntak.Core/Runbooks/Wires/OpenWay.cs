@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -70,4 +71,8 @@ internal sealed record OpenWay(Forward Way) : Act
                 : null
         );
     }
+
+    internal override void Do(SimHouse house, Plan plan) => house.Ways = house.Ways.Add(Way);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.Ways.Contains(Way))];
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -26,4 +27,14 @@ internal sealed record RemoveBridge(HostId Host, string Bridge) : HostAct(Host)
             "Make it again.",
             $"Look first whether {plan.NameOf(Host)} is looked after through it. If so, leave it and plan it again."
         );
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan)
+    {
+        if (house.Guests.FirstOrDefault(g => g.Host == Host && g.State != GuestState.Off && g.Bridges.Contains(Bridge)) is { } user)
+        {
+            throw new HostRefuses($"{Bridge} is in use: {user.Figures.Name} hangs on it.");
+        }
+
+        host.Bridges = host.Bridges.Remove(Bridge);
+    }
 }

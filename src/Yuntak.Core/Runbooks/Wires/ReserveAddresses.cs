@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -37,4 +38,22 @@ internal sealed record ReserveAddresses(ValueList<Reservation> Keep, ValueList<R
         );
 
     private static string Line(Reservation reservation) => $"{reservation.Mac} {reservation.Address} {reservation.Name}";
+
+    internal override string? AtAddress => Keep.Count > 0 ? Keep[0].Address : null;
+
+    internal override void Do(SimHouse house, Plan plan) => house.Reserved = house.Reserved.Except(LetGo).Union(Keep);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) =>
+        [
+            new Proof("", h => Keep.All(h.Reserved.Contains) && !LetGo.Any(h.Reserved.Contains)),
+            .. Keep.Count == 0
+                ? Array.Empty<Proof>()
+                :
+                [
+                    new Proof(
+                        "Before it is reserved nobody answers at any of them: arping -c 3 shows no other hardware address.",
+                        h => !Keep.Any(r => h.TakenAddresses.Contains(r.Address))
+                    ),
+                ],
+        ];
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -27,4 +28,9 @@ internal sealed record SetHostAddress(HostId Host, Leg Leg) : HostAct(Host)
             "Back to the address it had.",
             "Links, apps and the other hosts may still point to the old address: look for it in their settings first, and do this where you can reach the console."
         );
+
+    internal override string? AtAddress => Leg.Address;
+
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) =>
+        host.Legs = host.Legs.RemoveAll(l => l.Network == Leg.Network).Add(Leg);
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 
@@ -30,4 +31,8 @@ internal sealed record StopSharing(NetworkShare Share, HostId? Host) : Act
             "Somebody still uses it? Unmount it there first.",
             "Share it again."
         );
+
+    internal override void Do(SimHouse house, Plan plan) => house.Shares = house.Shares.Remove(Share.Name);
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => !h.Shares.ContainsKey(Share.Name))];
 }

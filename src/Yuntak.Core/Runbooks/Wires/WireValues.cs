@@ -50,14 +50,6 @@ internal static class WireValues
         return [.. values];
     }
 
-    /// <summary>All of a guest's places, ports and shares, as lines.</summary>
-    public static ValueList<string> Lines(Guest guest) =>
-        [
-            .. guest.Interfaces.Select(l => $"{l.Network} {Macs.Of(guest, l)} {l.Address ?? "handed out"} {l.Bridge}".TrimEnd()),
-            .. guest.Listens.Select(l => $"port {l.Port}/{l.Protocol.Word()} {l.Address ?? "*"} {l.Inside}".TrimEnd()),
-            .. guest.Mounts.Select(m => $"share {m.Share} {m.At} {WireWords.Mounts.Word(m.By)}"),
-        ];
-
     /// <summary>All of a guest's places on networks, as values to type.</summary>
     public static IEnumerable<StepValue> Of(Plan plan, GuestId id) =>
         plan.Guest(id) is { } guest

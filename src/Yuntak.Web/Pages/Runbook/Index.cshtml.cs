@@ -1,7 +1,10 @@
+using System.Globalization;
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Units;
 using Yuntak.Data;
@@ -38,11 +41,46 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
 
     /// <summary>The pieces of work shown, each with its number in the whole runbook.</summary>
     public IReadOnlyList<RunbookSection> Sections =>
-        Only is { } host ? [.. Desk.Runbook.Sections.Where(s => s.Steps.Any(t => t.Where == host.Name))] : Desk.Runbook.Sections;
+        [
+            .. Desk.Runbook.Sections.Where(s =>
+                (Only is not { } host || s.Steps.Any(t => t.Where == host.Name)) && (Shown is null || StepsOf(s).Any())
+            ),
+        ];
 
-    /// <summary>What keeps the view when a form is sent: part and host.</summary>
+    /// <summary>How long a sitting is to be, in minutes; null while the steps are not cut into sittings.</summary>
+    [BindProperty(Name = "minutes", SupportsGet = true)]
+    public int? Minutes { get; set; }
+
+    /// <summary>The sitting whose steps alone are shown, from 1; null for all.</summary>
+    [BindProperty(Name = "sitting", SupportsGet = true)]
+    public int? OnlySitting { get; set; }
+
+    /// <summary>The length of a sitting that holds.</summary>
+    public int Length => Math.Clamp(Minutes ?? Sitting.Usual, Sitting.Shortest, Sitting.Longest);
+
+    /// <summary>The sittings; none while nobody asked, since they follow from a rehearsal.</summary>
+    public IReadOnlyList<Sitting> Sittings => sittings ??= Minutes is null ? [] : Sitting.Of(Desk.Rehearsal, Length);
+
+    private IReadOnlyList<Sitting>? sittings;
+
+    /// <summary>The steps of a piece of work that are shown.</summary>
+    public IEnumerable<RunbookStep> StepsOf(RunbookSection section) =>
+        Shown is { } shown ? section.Steps.Where(s => shown.Contains(s.Id)) : section.Steps;
+
+    private HashSet<string>? Shown =>
+        shownSteps ??= OnlySitting is { } n && n > 0 && n <= Sittings.Count ? [.. Sittings[n - 1].Steps.Select(s => s.Step.Id)] : null;
+
+    private HashSet<string>? shownSteps;
+
+    /// <summary>The step whose turn it is; null when none can be ticked.</summary>
+    public RunbookStep? Next => Desk.Runbook.Steps.FirstOrDefault(Desk.Runbook.CanTick);
+
+    /// <summary>What keeps the view when a form is sent: part, host and sitting.</summary>
     public string Same =>
-        (Parts.Parts > 1 ? $"&part={Parts.Part}" : "") + (OnlyHost is { Length: > 0 } host ? $"&host={Uri.EscapeDataString(host)}" : "");
+        (Parts.Parts > 1 ? $"&part={Parts.Part}" : "")
+        + (OnlyHost is { Length: > 0 } host ? $"&host={Uri.EscapeDataString(host)}" : "")
+        + (Minutes is not null ? $"&minutes={Length}" : "")
+        + (OnlySitting is { } sitting ? $"&sitting={sitting}" : "");
 
     /// <summary>Which sections are shown: those of the part asked for, else of the part with the first step that is open.</summary>
     public Paging Parts
@@ -81,15 +119,40 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     {
         get
         {
-            var minutes = Desk.Runbook.Sections.Sum(s => s.MinutesLeft);
-            return minutes < 120 ? Numbers.Count(minutes, "minute") : $"{Numbers.Short(Math.Round(minutes / 30.0) / 2)} hours";
+            var minutes = Desk.Runbook.Sections.Sum(s => (long)s.MinutesLeft);
+            return minutes < 120 ? Numbers.Count((int)minutes, "minute") : $"{Numbers.Short(Math.Round(minutes / 30.0) / 2)} hours";
         }
     }
 
     public async Task OnGetAsync() => Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
 
-    public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt) =>
-        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step)));
+    public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string? took) =>
+        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, lab => RunbookTick.Off(Desk.Lab, step, Measured(took))(lab)));
+
+    /// <summary>Minutes as somebody typed them; null for none.</summary>
+    private static double? Measured(string? took) =>
+        string.IsNullOrWhiteSpace(took) ? null
+        : double.TryParse(took.Trim().Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture, out var minutes) ? minutes
+        : throw new Refused("How long it took is a number of minutes, such as 25. Nothing was ticked off.");
+
+    /// <summary>Keeps what was written at a step.</summary>
+    public Task<IActionResult> OnPostNoteAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string[]? label, string[]? text) =>
+        ChangeBuiltAsync(() =>
+            Store.CommitAsync(
+                Pointer.AsBuilt,
+                asBuilt,
+                lab =>
+                    StepNotes.Write(
+                        Desk.Runbook,
+                        step,
+                        (label ?? []).Zip(text ?? []).DistinctBy(t => t.First).ToDictionary(t => t.First ?? "", t => t.Second ?? "")
+                    )(lab)
+            )
+        );
+
+    /// <summary>Half-done work was taken back.</summary>
+    public Task<IActionResult> OnPostUnwindAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
+        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, Unwinding.Back(Desk.Runbook, section)));
 
     /// <summary>Ticks off all that is left of one piece of work.</summary>
     public Task<IActionResult> OnPostTickAllAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
@@ -101,6 +164,16 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
     /// <summary>The app stack a section builds, if it builds one.</summary>
     public Guest? ComposeOf(RunbookSection section) =>
         section.Builds is { } id && Desk.Lab.Guest(id) is { Kind: GuestKind.AppStack } guest ? guest : null;
+
+    /// <summary>The guest a section builds, if it has a system of its own.</summary>
+    public Guest? BuiltOf(RunbookSection section) =>
+        section.Builds is { } id && Desk.Lab.Guest(id) is { Kind: not GuestKind.AppStack } guest ? guest : null;
+
+    /// <summary>How long a step takes, in words: what is likely, and from when to when.</summary>
+    public static string Takes(RunbookStep step) =>
+        step.Most - step.Least < 4 || step.Measured
+            ? $"{new Duration(step.Minutes).Exactly()}{(step.Measured ? ", as measured here" : "")}"
+            : $"{new Duration(step.Minutes).Exactly()}, {new Duration(step.Least).Exactly()} to {new Duration(step.Most).Exactly()}";
 
     /// <summary>Two people ticking at once is no clash to choose from: the second looks at the page again.</summary>
     private Task<IActionResult> ChangeBuiltAsync(Func<Task<CommitResult>> step) =>

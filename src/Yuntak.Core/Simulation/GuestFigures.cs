@@ -5,8 +5,9 @@ using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using Yuntak.Core.Wires;
 
-namespace Yuntak.Core.Runbooks;
+namespace Yuntak.Core.Simulation;
 
 /// <summary>The figures a guest is made with or changed to.</summary>
 /// <param name="Kind">How it is packaged.</param>
@@ -24,7 +25,7 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="BulkPool">The pool of its bulk data.</param>
 /// <param name="RunsIn">The guest whose engine runs it.</param>
 /// <param name="Wires">Its places on networks, ports and shares, a line each.</param>
-internal sealed record Figures(
+internal sealed record GuestFigures(
     GuestKind Kind,
     string Name,
     int Vcpu,
@@ -43,7 +44,7 @@ internal sealed record Figures(
 )
 {
     /// <summary>The figures of a guest that was sized.</summary>
-    public static Figures Of(Sizing sizing) =>
+    public static GuestFigures Of(Sizing sizing) =>
         new(
             sizing.Guest.Kind,
             sizing.Guest.Name,
@@ -59,7 +60,7 @@ internal sealed record Figures(
             sizing.Guest.Placement?.SystemPool,
             sizing.Guest.Placement?.BulkPool,
             sizing.Guest.RunsIn,
-            WireValues.Lines(sizing.Guest)
+            Lines(sizing.Guest)
         );
 
     /// <summary>By name, for scripts and for what a tick belongs to.</summary>
@@ -87,4 +88,12 @@ internal sealed record Figures(
 
     /// <summary>A pool by name, or that one has to be chosen.</summary>
     public static string PoolWords(string? pool) => pool ?? "a pool you choose";
+
+    /// <summary>All of a guest's places, ports and shares, as lines.</summary>
+    public static ValueList<string> Lines(Guest guest) =>
+        [
+            .. guest.Interfaces.Select(l => $"{l.Network} {Macs.Of(guest, l)} {l.Address ?? "handed out"} {l.Bridge}".TrimEnd()),
+            .. guest.Listens.Select(l => $"port {l.Port}/{l.Protocol.Word()} {l.Address ?? "*"} {l.Inside}".TrimEnd()),
+            .. guest.Mounts.Select(m => $"share {m.Share} {m.At} {WireWords.Mounts.Word(m.By)}"),
+        ];
 }

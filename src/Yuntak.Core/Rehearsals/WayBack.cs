@@ -1,0 +1,36 @@
+using Yuntak.Core.Runbooks;
+using Yuntak.Core.Simulation;
+
+namespace Yuntak.Core.Rehearsals;
+
+/// <summary>Takes a piece of work that is half done back on simulated hosts, as its steps say.</summary>
+internal static class WayBack
+{
+    /// <summary>Whether the work can be taken back here: it is on guests, and nothing of it is past its point of no return.</summary>
+    public static bool Leads(RunbookSection section, IEnumerable<RunbookStep> done) =>
+        section.Steps.All(s => s.Act is GuestAct) && done.All(s => s.Act.GoesBack);
+
+    /// <summary>Takes it back.</summary>
+    /// <exception cref="HostRefuses">A host refuses.</exception>
+    public static void Take(SimHouse house, Plan plan, RunbookSection section)
+    {
+        foreach (var id in section.Steps.Select(s => s.Act).OfType<GuestAct>().Select(a => a.Guest).Distinct().Reverse())
+        {
+            if (house.GuestIf(id) is not { } guest)
+            {
+                continue;
+            }
+
+            if (plan.Stands(id) is null)
+            {
+                house.ShutDown(id);
+                house.Delete(id);
+            }
+            else if (section.Builds != id)
+            {
+                house.PutBack(GuestNeeds.Of(plan.Standing, id));
+                guest.Settled = guest.Settled.Add("service");
+            }
+        }
+    }
+}

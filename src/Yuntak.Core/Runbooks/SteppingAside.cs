@@ -1,0 +1,139 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>
+/// Lets some work through that fits at the end but not now: guests whose own turn comes later, and who leave or shrink then, go off until it comes; where it is room
+/// that is missing, their volumes go to a third place meanwhile.
+/// </summary>
+/// <param name="plan">The plan.</param>
+/// <param name="works">All work; what is let through is replaced by the same with somebody stepping aside first.</param>
+/// <param name="loads">What each takes and gives.</param>
+/// <param name="fill">How full everything is now.</param>
+internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, HostFill fill)
+{
+    /// <summary>Makes room for some work, if that can be done.</summary>
+    /// <param name="n">Its place among all.</param>
+    /// <param name="waiting">Those whose turn has not come.</param>
+    public bool Let(int n, IReadOnlyList<int> waiting)
+    {
+        List<(int Who, Act Act, Action Settle)> aside = [];
+        foreach (var (host, pool, bytes) in loads[n].Takes)
+        {
+            var missing = bytes - fill.Free(host, pool);
+            foreach (
+                var (who, gives) in waiting
+                    .Where(w => w != n && works[w].Guest is { } id && plan.Stands(id) is { RunsIn: null })
+                    .Select(w => (w, loads[w].Gives.Where(g => g.Host == host && g.Pool == pool).Sum(g => g.Bytes)))
+                    .Where(w => w.Item2 > 0)
+                    .OrderByDescending(w => w.Item2)
+            )
+            {
+                if (missing <= 0)
+                {
+                    break;
+                }
+
+                if (Step(who, host, pool, gives) is var (acts, settle, frees))
+                {
+                    aside.AddRange(acts.Select(a => (who, a, settle)));
+                    missing -= frees;
+                }
+            }
+
+            if (missing > 0)
+            {
+                return false;
+            }
+        }
+
+        foreach (var settle in aside.Select(a => a.Settle).Distinct())
+        {
+            settle();
+        }
+
+        works[n] = new AfterSteppingAside(works[n], [.. aside.Select(a => a.Act).Distinct()]);
+        return true;
+    }
+
+    private (IReadOnlyList<Act> Acts, Action Settle, long Frees)? Step(int who, HostId host, string pool, long gives)
+    {
+        var id = works[who].Guest!.Value;
+        var guest = plan.Stands(id)!;
+        var memory = WorkLoad.Standing(plan, id)[(host, WorkLoad.Memory)];
+        var off = new ShutDownMeanwhile(id, host);
+        if (pool == WorkLoad.Memory)
+        {
+            return ([off], () => GoOff(who, host, memory), memory);
+        }
+
+        // A volume of a guest that only changes its pool is copied by its own work, from where it lies.
+        if (works[who] is not MoveOldGuest)
+        {
+            return null;
+        }
+
+        var third = fill
+            .Places.Where(p =>
+                p.Pool != WorkLoad.Memory
+                && p != (host, pool)
+                && fill.Free(p.Host, p.Pool) >= gives
+                && plan.AsBuilt.Host(p.Host)?.PoolNamed(p.Pool) is not null
+            )
+            .OrderByDescending(p => p.Host == host)
+            .ThenByDescending(p => fill.Free(p.Host, p.Pool))
+            .FirstOrDefault();
+        if (third.Pool is null)
+        {
+            return null;
+        }
+
+        var place = guest.Placement!;
+        List<Act> acts = [new BackupGuest(id, host), off];
+        foreach (var bulk in new[] { false, true })
+        {
+            if ((bulk ? place.BulkPool : place.SystemPool) is { } from && PoolPairs.NameAfter(plan, host, from) == pool)
+            {
+                acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, new ByteSize(gives)));
+            }
+        }
+
+        return (
+            acts,
+            () =>
+            {
+                GoOff(who, host, memory);
+                fill.Take(host, pool, -gives);
+                fill.Take(third.Host, third.Pool, gives);
+                loads[who] = loads[who] with
+                {
+                    Gives = [.. loads[who].Gives.Where(g => (g.Host, g.Pool) != (host, pool)), (third.Host, third.Pool, gives)],
+                };
+            },
+            gives
+        );
+    }
+
+    /// <summary>A guest is off from now on: its own work later needs all its memory, where it stays, and gives none.</summary>
+    private void GoOff(int who, HostId host, long memory)
+    {
+        var load = loads[who];
+        var grows = load.Takes.Where(t => t.Host == host && t.Pool == WorkLoad.Memory).Sum(t => t.Bytes);
+        var gives = load.Gives.Where(g => g.Host == host && g.Pool == WorkLoad.Memory).Sum(g => g.Bytes);
+        if (memory == 0 || works[who] is AfterSteppingAside)
+        {
+            return;
+        }
+
+        fill.Take(host, WorkLoad.Memory, -memory);
+        var again = memory + grows - gives;
+        loads[who] = new(
+            [
+                .. load.Takes.Where(t => t.Host != host || t.Pool != WorkLoad.Memory),
+                .. again > 0 ? [(host, WorkLoad.Memory, again)] : Array.Empty<(HostId, string, long)>(),
+            ],
+            [.. load.Gives.Where(g => g.Host != host || g.Pool != WorkLoad.Memory)]
+        );
+    }
+}

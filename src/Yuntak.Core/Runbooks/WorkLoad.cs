@@ -1,0 +1,97 @@
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>What some work takes of hosts while it is done, and what it gives back when it is through: memory under an empty name, room under the pool's.</summary>
+/// <param name="Takes">What has to be free when it begins, in bytes.</param>
+/// <param name="Gives">What is free again afterwards, in bytes.</param>
+internal sealed record WorkLoad(
+    IReadOnlyList<(HostId Host, string Pool, long Bytes)> Takes,
+    IReadOnlyList<(HostId Host, string Pool, long Bytes)> Gives
+)
+{
+    /// <summary>Work that takes nothing.</summary>
+    public static readonly WorkLoad None = new([], []);
+
+    /// <summary>The name memory goes under.</summary>
+    public const string Memory = "";
+
+    /// <summary>What some work takes and gives back.</summary>
+    public static WorkLoad Of(Plan plan, Work work)
+    {
+        if (work.Guest is not { } id)
+        {
+            return work.CopiesTo(plan) is var (host, pool, size, stays)
+                ? new([(host, pool, size.Bytes)], stays ? [] : [(host, pool, size.Bytes)])
+                : None;
+        }
+
+        var (before, after) = (plan.Stands(id), plan.Planned(id));
+        // What stands half built has its place already.
+        var was = before is { RunsIn: null } ? Standing(plan, id) : [];
+        if (work.Builds && before is not null)
+        {
+            return None;
+        }
+
+        var becomes = after is { RunsIn: null } && work is not RetireOldGuest ? Planned(plan, id) : [];
+        List<(HostId, string, long)> takes = [];
+        List<(HostId, string, long)> gives = [.. was.Select(w => (w.Key.Host, w.Key.Pool, w.Value))];
+        foreach (var (key, bytes) in becomes)
+        {
+            // What stays where it is only grows there.
+            var there = was.GetValueOrDefault(key);
+            gives.Remove((key.Host, key.Pool, there));
+            if (there > bytes)
+            {
+                gives.Add((key.Host, key.Pool, there - bytes));
+            }
+            else if (bytes > there)
+            {
+                takes.Add((key.Host, key.Pool, bytes - there));
+            }
+        }
+
+        return new(takes, gives);
+    }
+
+    /// <summary>What a guest that stands takes now, under the names its pools are to have.</summary>
+    public static Dictionary<(HostId Host, string Pool), long> Standing(Plan plan, GuestId id)
+    {
+        var guest = plan.Stands(id)!;
+        var (sizing, place) = (plan.Standing.Guest(id), guest.Placement!);
+        var host = plan.Standing.Host(place.Host)!;
+        Dictionary<(HostId Host, string Pool), long> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Standing, guest).Bytes };
+        foreach (
+            var (pool, bytes) in new[]
+            {
+                (place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed.Bytes ?? 0),
+                (place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed.Bytes ?? 0),
+            }
+        )
+        {
+            Add(load, place.Host, PoolPairs.NameAfter(plan, place.Host, pool), bytes);
+        }
+
+        return load;
+    }
+
+    private static Dictionary<(HostId Host, string Pool), long> Planned(Plan plan, GuestId id)
+    {
+        var guest = plan.Planned(id)!;
+        var (sizing, place) = (plan.Sums.Guest(id), guest.Placement!);
+        var host = plan.Sums.Host(place.Host)!;
+        Dictionary<(HostId Host, string Pool), long> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Sums, guest).Bytes };
+        Add(load, place.Host, place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed.Bytes ?? 0);
+        Add(load, place.Host, place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed.Bytes ?? 0);
+        return load;
+    }
+
+    private static void Add(Dictionary<(HostId Host, string Pool), long> load, HostId host, string? pool, long bytes)
+    {
+        if (pool is not null && bytes > 0)
+        {
+            load[(host, pool)] = load.GetValueOrDefault((host, pool)) + bytes;
+        }
+    }
+}

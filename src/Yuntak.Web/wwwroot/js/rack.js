@@ -1,0 +1,115 @@
+// The runbook at the rack: ticks wait here while there is no line and are sent when it is back; arrows move the play head of a rehearsal.
+(() => {
+  "use strict";
+  const key = "yuntak-waiting-ticks";
+  const read = () => { try { return JSON.parse(localStorage.getItem(key)) ?? []; } catch { return []; } };
+  const write = ticks => { try { localStorage.setItem(key, JSON.stringify(ticks)); } catch { /* a private window may refuse: what waits is then only on this page */ } };
+  let waiting = read();
+  let sending = false;
+
+  const stepOf = form => form.elements.step?.value;
+  const formOf = (root, step) => [...root.querySelectorAll("form.tick-form")].find(f => stepOf(f) === step);
+
+  const say = text => {
+    const line = document.getElementById("offline");
+    if (!line) return;
+    line.hidden = !text;
+    line.replaceChildren(text);
+    if (text && waiting.length) {
+      const send = document.createElement("button");
+      send.type = "button";
+      send.className = "fix";
+      send.textContent = "Send them now";
+      send.addEventListener("click", sendAll);
+      line.append(" ", send);
+    }
+  };
+
+  const count = () => waiting.length === 1 ? "1 tick waits here for the line." : `${waiting.length} ticks wait here for the line.`;
+
+  // What waits looks ticked, and the next step of the same work can be ticked too.
+  const mark = () => {
+    for (const { step } of waiting) {
+      const item = formOf(document, step)?.closest(".step");
+      if (!item) continue;
+      item.classList.add("waits");
+      const box = item.querySelector(".tick-box");
+      box.disabled = true;
+      box.firstElementChild.textContent = "…";
+      const next = item.nextElementSibling?.querySelector(".tick-box");
+      if (next && !next.closest(".step").classList.contains("waits") && !next.closest(".step").classList.contains("done")) next.disabled = false;
+    }
+    say(waiting.length ? count() : "");
+  };
+
+  const keep = form => {
+    const step = stepOf(form);
+    if (!waiting.some(t => t.step === step)) {
+      waiting.push({ step, took: document.querySelector(`[form="${CSS.escape(form.id)}"][name=took]`)?.value ?? "", words: form.closest(".step")?.querySelector("summary")?.textContent.trim() ?? "" });
+      write(waiting);
+    }
+    mark();
+  };
+
+  const page = async (address, options) => {
+    const answer = await fetch(address, options);
+    if (!answer.ok) throw new Error(String(answer.status));
+    return new DOMParser().parseFromString(await answer.text(), "text/html");
+  };
+
+  // One after the other, each on what stands by then. What somebody else has done meanwhile is said, and nothing is ticked over it.
+  async function sendAll() {
+    if (sending || !waiting.length) return;
+    sending = true;
+    const clashes = [];
+    try {
+      while (waiting.length) {
+        const { step, took, words } = waiting[0];
+        const form = formOf(await page("/Runbook?part=0"), step);
+        if (!form) {
+          clashes.push(`${words}: no longer in the runbook.`);
+        } else if (form.querySelector(".tick-box").disabled) {
+          clashes.push(`${words}: ${form.closest(".step").classList.contains("done") ? "somebody has ticked it already" : "it waits for a step before it"}.`);
+        } else {
+          const sent = new FormData(form);
+          if (took) sent.set("took", took);
+          const status = (await page(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(sent) })).querySelector("#status.refusal");
+          if (status) clashes.push(`${words}: ${status.textContent.trim()}`);
+        }
+        waiting.shift();
+        write(waiting);
+      }
+      await htmx.ajax("GET", location.pathname + location.search, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" });
+      say(clashes.length ? `Not ticked: ${clashes.join(" ")}` : "The line is back, and what waited is ticked.");
+    } catch {
+      say(`${count()} The line is not back yet.`);
+    } finally {
+      sending = false;
+    }
+  }
+
+  document.addEventListener("submit", event => {
+    if (!event.target.matches?.("form.tick-form") || (navigator.onLine && !waiting.length)) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    keep(event.target);
+    if (navigator.onLine) sendAll();
+  }, true);
+  document.addEventListener("htmx:sendError", event => {
+    if (event.target.matches?.("form.tick-form")) keep(event.target);
+  });
+  addEventListener("online", sendAll);
+  addEventListener("offline", () => { if (document.getElementById("offline")) say("No line. Go on: ticks wait here until it is back."); });
+  document.addEventListener("htmx:afterSettle", () => { if (waiting.length) mark(); });
+  if (waiting.length && document.getElementById("offline")) { mark(); if (navigator.onLine) sendAll(); }
+
+  document.addEventListener("keydown", event => {
+    if (event.target.closest("input, textarea, select, dialog") || event.ctrlKey || event.metaKey || event.altKey) return;
+    const rel = event.key === "ArrowRight" ? "next" : event.key === "ArrowLeft" ? "prev" : null;
+    const link = rel && document.querySelector(`.play a[rel=${rel}]`);
+    if (link) {
+      event.preventDefault();
+      link.click();
+    }
+  });
+})();

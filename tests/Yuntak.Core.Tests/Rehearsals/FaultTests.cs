@@ -1,0 +1,38 @@
+using CsCheck;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Rehearsals;
+using Yuntak.Core.Runbooks;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Rehearsals;
+
+/// <summary>What goes wrong for people goes wrong on simulated hosts, and the host or the step's own check shows it.</summary>
+public class FaultTests
+{
+    private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
+        Changes.AnyPair,
+        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
+    );
+
+    [Fact]
+    public void No_fault_at_any_step_of_any_runbook_goes_unseen_and_does_harm()
+    {
+        HashSet<string> struck = [];
+        AnyTwo.Sample(
+            pair =>
+            {
+                var rehearsal = Rehearsal.Of(pair.Stands, pair.Draft, allFaults: true);
+                rehearsal
+                    .Faults.Where(f => f.Outcome == StepOutcome.Missed)
+                    .Select(f => $"{f.Fault.Name} at {f.Number} {rehearsal.Steps.First(s => s.Step.Id == f.Step).Step.What}: {f.Message}")
+                    .ShouldBeEmpty();
+                lock (struck)
+                {
+                    struck.UnionWith(rehearsal.Faults.Select(f => f.Fault.Name));
+                }
+            },
+            iter: 150
+        );
+        FaultBook.All.Select(f => f.Name).Except(struck).ShouldBeEmpty("every fault was tried somewhere");
+    }
+}
