@@ -4,6 +4,7 @@ using Yuntak.Core.Devices;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
@@ -18,7 +19,7 @@ public class CoreBenchmarks
     private readonly Lab lab = LargeLabs.Of(20, 500);
     private Assessment assessment = null!;
 
-    [GlobalSetup]
+    [GlobalSetup(Target = nameof(One_guest_tried_on_every_host))]
     public void Assess() => assessment = Assessment.Of(lab);
 
     [Benchmark(Baseline = true)]
@@ -45,7 +46,39 @@ public class CoreBenchmarks
     [Benchmark]
     public int One_guest_tried_on_every_host() => FitCheck.OnEveryHost(assessment, lab.Guests[0]).Count;
 
+    private Runbook runbook = null!;
+    private Lab moved = null!;
+
+    [GlobalSetup(Target = nameof(Rehearsal_of_500_new_guests))]
+    public void BuildRunbook() => runbook = RunbookBuilder.Build(Lab.Empty("new"), lab);
+
+    [GlobalSetup(Target = nameof(Runbook_of_500_guests_that_move))]
+    public void Move() =>
+        moved = lab with
+        {
+            Guests = lab.Guests.Change(
+                g => g.Placement is not null,
+                g =>
+                    g with
+                    {
+                        Placement = g.Placement! with
+                        {
+                            Host = lab.Hosts[(lab.Hosts.ToList().FindIndex(h => h.Id == g.Placement!.Host) + 1) % lab.Hosts.Count].Id,
+                        },
+                    }
+            ),
+        };
+
     [Benchmark]
+    [Limit(150)]
+    public int Runbook_of_500_guests_that_move() => RunbookBuilder.Build(lab, moved).Open;
+
+    [Benchmark]
+    [Limit(500)]
+    public int Rehearsal_of_500_new_guests() => Rehearsal.Of(runbook).Minutes;
+
+    [Benchmark]
+    [Limit(150)]
     public int Runbook_from_nothing() => RunbookBuilder.Build(Lab.Empty("new"), lab).Open;
 
     private readonly Lab claiming = LargeLabs.Of(12, 12 * 40, 12 * 40);

@@ -56,6 +56,7 @@ public class LargePageBenchmarks
             "/Devices?host=h3&guest=g3",
             "/Devices/All",
             "/Runbook",
+            "/Runbook/Rehearsal",
             "/History",
         ];
 

@@ -1,12 +1,13 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
 /// <summary>How full hosts and pools are at a moment of the work: what has to be free before a guest moves, grows or is built.</summary>
 internal sealed class HostFill
 {
-    private readonly Dictionary<(HostId Host, string Pool), long> free = [];
+    private readonly Dictionary<(HostId Host, string Pool), ByteSize> free = [];
 
     /// <summary>As it stands. A host or pool that grows has grown before guests are moved; one that shrinks does so after.</summary>
     public HostFill(Plan plan)
@@ -14,17 +15,18 @@ internal sealed class HostFill
         foreach (var host in plan.Draft.Hosts.Concat(plan.AsBuilt.Hosts.Where(h => plan.Draft.Host(h.Id) is null)))
         {
             var (stands, planned) = (plan.Standing.Host(host.Id), plan.Sums.Host(host.Id));
-            free[(host.Id, WorkLoad.Memory)] = Math.Max(Room(stands), Room(planned)) - (stands is null ? 0 : Guests(stands));
+            free[(host.Id, WorkLoad.Memory)] =
+                ByteSize.Max(Room(stands), Room(planned)) - (stands is null ? ByteSize.Zero : Guests(stands));
             foreach (var pool in planned?.Pools ?? [])
             {
-                free[(host.Id, pool.Pool.Name)] = pool.Room.Usable.Bytes - Other(planned!, pool);
+                free[(host.Id, pool.Pool.Name)] = pool.Room.Usable - Other(planned!, pool);
             }
 
             foreach (var pool in stands?.Pools ?? [])
             {
                 var name = PoolPairs.NameAfter(plan, host.Id, pool.Pool.Name)!;
-                var room = Math.Max(pool.Room.Usable.Bytes, pool.Claimed.Value.Bytes) - Other(stands!, pool);
-                free[(host.Id, name)] = Math.Max(free.GetValueOrDefault((host.Id, name), long.MinValue), room);
+                var room = ByteSize.Max(pool.Room.Usable, pool.Claimed.Value) - Other(stands!, pool);
+                free[(host.Id, name)] = free.TryGetValue((host.Id, name), out var known) ? ByteSize.Max(known, room) : room;
             }
         }
 
@@ -37,16 +39,16 @@ internal sealed class HostFill
         }
     }
 
-    private static long Room(HostAssessment? host) =>
-        host is null ? long.MinValue : host.Memory.Total.Bytes - host.Memory.HostBase.Bytes - host.Memory.CacheFloor.Bytes;
+    private static ByteSize Room(HostAssessment? host) =>
+        host is null ? ByteSize.Zero : host.Memory.Total - host.Memory.HostBase - host.Memory.CacheFloor;
 
-    private static long Guests(HostAssessment host) => host.Memory.Shares.Sum(s => s.Committed.Bytes);
+    private static ByteSize Guests(HostAssessment host) => host.Memory.Shares.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Committed);
 
-    private static long Other(HostAssessment host, PoolBudget pool) =>
-        Math.Max(0, pool.Claimed.Value.Bytes - host.Guests.Sum(g => pool.ClaimOf(g).Bytes));
+    private static ByteSize Other(HostAssessment host, PoolBudget pool) =>
+        ByteSize.Max(ByteSize.Zero, pool.Claimed.Value - host.Guests.Aggregate(ByteSize.Zero, (sum, g) => sum + pool.ClaimOf(g)));
 
-    /// <summary>What is free of a host's memory or a pool, in bytes.</summary>
-    public long Free(HostId host, string pool) => free.GetValueOrDefault((host, pool));
+    /// <summary>What is free of a host's memory or a pool.</summary>
+    public ByteSize Free(HostId host, string pool) => free.GetValueOrDefault((host, pool));
 
     /// <summary>The places that are known: hosts' memory and pools.</summary>
     public IEnumerable<(HostId Host, string Pool)> Places => free.Keys;
@@ -64,10 +66,10 @@ internal sealed class HostFill
 
         foreach (var (host, pool, bytes) in load.Gives)
         {
-            Take(host, pool, -bytes);
+            Take(host, pool, ByteSize.Zero - bytes);
         }
     }
 
     /// <summary>So much of a place is taken; given back where it is negative.</summary>
-    public void Take(HostId host, string pool, long bytes) => free[(host, pool)] = Free(host, pool) - bytes;
+    public void Take(HostId host, string pool, ByteSize bytes) => free[(host, pool)] = Free(host, pool) - bytes;
 }

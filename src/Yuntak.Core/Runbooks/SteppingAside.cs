@@ -25,12 +25,14 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
             foreach (
                 var (who, gives) in waiting
                     .Where(w => w != n && works[w].Guest is { } id && plan.Stands(id) is { RunsIn: null })
-                    .Select(w => (w, loads[w].Gives.Where(g => g.Host == host && g.Pool == pool).Sum(g => g.Bytes)))
-                    .Where(w => w.Item2 > 0)
+                    .Select(w =>
+                        (w, loads[w].Gives.Where(g => g.Host == host && g.Pool == pool).Aggregate(ByteSize.Zero, (sum, g) => sum + g.Bytes))
+                    )
+                    .Where(w => w.Item2 > ByteSize.Zero)
                     .OrderByDescending(w => w.Item2)
             )
             {
-                if (missing <= 0)
+                if (missing <= ByteSize.Zero)
                 {
                     break;
                 }
@@ -38,11 +40,11 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
                 if (Step(who, host, pool, gives) is var (acts, settle, frees))
                 {
                     aside.AddRange(acts.Select(a => (who, a, settle)));
-                    missing -= frees;
+                    missing = missing - frees;
                 }
             }
 
-            if (missing > 0)
+            if (missing > ByteSize.Zero)
             {
                 return false;
             }
@@ -57,7 +59,7 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
         return true;
     }
 
-    private (IReadOnlyList<Act> Acts, Action Settle, long Frees)? Step(int who, HostId host, string pool, long gives)
+    private (IReadOnlyList<Act> Acts, Action Settle, ByteSize Frees)? Step(int who, HostId host, string pool, ByteSize gives)
     {
         var id = works[who].Guest!.Value;
         var guest = plan.Stands(id)!;
@@ -95,7 +97,7 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
         {
             if ((bulk ? place.BulkPool : place.SystemPool) is { } from && PoolPairs.NameAfter(plan, host, from) == pool)
             {
-                acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, new ByteSize(gives)));
+                acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, gives));
             }
         }
 
@@ -104,7 +106,7 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
             () =>
             {
                 GoOff(who, host, memory);
-                fill.Take(host, pool, -gives);
+                fill.Take(host, pool, ByteSize.Zero - gives);
                 fill.Take(third.Host, third.Pool, gives);
                 loads[who] = loads[who] with
                 {
@@ -116,22 +118,22 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
     }
 
     /// <summary>A guest is off from now on: its own work later needs all its memory, where it stays, and gives none.</summary>
-    private void GoOff(int who, HostId host, long memory)
+    private void GoOff(int who, HostId host, ByteSize memory)
     {
         var load = loads[who];
-        var grows = load.Takes.Where(t => t.Host == host && t.Pool == WorkLoad.Memory).Sum(t => t.Bytes);
-        var gives = load.Gives.Where(g => g.Host == host && g.Pool == WorkLoad.Memory).Sum(g => g.Bytes);
-        if (memory == 0 || works[who] is AfterSteppingAside)
+        var grows = load.Takes.Where(t => t.Host == host && t.Pool == WorkLoad.Memory).Aggregate(ByteSize.Zero, (sum, t) => sum + t.Bytes);
+        var gives = load.Gives.Where(g => g.Host == host && g.Pool == WorkLoad.Memory).Aggregate(ByteSize.Zero, (sum, g) => sum + g.Bytes);
+        if (memory == ByteSize.Zero || works[who] is AfterSteppingAside)
         {
             return;
         }
 
-        fill.Take(host, WorkLoad.Memory, -memory);
+        fill.Take(host, WorkLoad.Memory, ByteSize.Zero - memory);
         var again = memory + grows - gives;
         loads[who] = new(
             [
                 .. load.Takes.Where(t => t.Host != host || t.Pool != WorkLoad.Memory),
-                .. again > 0 ? [(host, WorkLoad.Memory, again)] : Array.Empty<(HostId, string, long)>(),
+                .. again > ByteSize.Zero ? [(host, WorkLoad.Memory, again)] : Array.Empty<(HostId, string, ByteSize)>(),
             ],
             [.. load.Gives.Where(g => g.Host != host || g.Pool != WorkLoad.Memory)]
         );

@@ -1,13 +1,14 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
 /// <summary>What some work takes of hosts while it is done, and what it gives back when it is through: memory under an empty name, room under the pool's.</summary>
-/// <param name="Takes">What has to be free when it begins, in bytes.</param>
-/// <param name="Gives">What is free again afterwards, in bytes.</param>
+/// <param name="Takes">What has to be free when it begins.</param>
+/// <param name="Gives">What is free again afterwards.</param>
 internal sealed record WorkLoad(
-    IReadOnlyList<(HostId Host, string Pool, long Bytes)> Takes,
-    IReadOnlyList<(HostId Host, string Pool, long Bytes)> Gives
+    IReadOnlyList<(HostId Host, string Pool, ByteSize Bytes)> Takes,
+    IReadOnlyList<(HostId Host, string Pool, ByteSize Bytes)> Gives
 )
 {
     /// <summary>Work that takes nothing.</summary>
@@ -22,7 +23,7 @@ internal sealed record WorkLoad(
         if (work.Guest is not { } id)
         {
             return work.CopiesTo(plan) is var (host, pool, size, stays)
-                ? new([(host, pool, size.Bytes)], stays ? [] : [(host, pool, size.Bytes)])
+                ? new([(host, pool, size)], stays ? [] : [(host, pool, size)])
                 : None;
         }
 
@@ -35,8 +36,8 @@ internal sealed record WorkLoad(
         }
 
         var becomes = after is { RunsIn: null } && work is not RetireOldGuest ? Planned(plan, id) : [];
-        List<(HostId, string, long)> takes = [];
-        List<(HostId, string, long)> gives = [.. was.Select(w => (w.Key.Host, w.Key.Pool, w.Value))];
+        List<(HostId, string, ByteSize)> takes = [];
+        List<(HostId, string, ByteSize)> gives = [.. was.Select(w => (w.Key.Host, w.Key.Pool, w.Value))];
         foreach (var (key, bytes) in becomes)
         {
             // What stays where it is only grows there.
@@ -56,17 +57,17 @@ internal sealed record WorkLoad(
     }
 
     /// <summary>What a guest that stands takes now, under the names its pools are to have.</summary>
-    public static Dictionary<(HostId Host, string Pool), long> Standing(Plan plan, GuestId id)
+    public static Dictionary<(HostId Host, string Pool), ByteSize> Standing(Plan plan, GuestId id)
     {
         var guest = plan.Stands(id)!;
         var (sizing, place) = (plan.Standing.Guest(id), guest.Placement!);
         var host = plan.Standing.Host(place.Host)!;
-        Dictionary<(HostId Host, string Pool), long> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Standing, guest).Bytes };
+        Dictionary<(HostId Host, string Pool), ByteSize> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Standing, guest) };
         foreach (
             var (pool, bytes) in new[]
             {
-                (place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed.Bytes ?? 0),
-                (place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed.Bytes ?? 0),
+                (place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed ?? ByteSize.Zero),
+                (place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed ?? ByteSize.Zero),
             }
         )
         {
@@ -76,20 +77,20 @@ internal sealed record WorkLoad(
         return load;
     }
 
-    private static Dictionary<(HostId Host, string Pool), long> Planned(Plan plan, GuestId id)
+    private static Dictionary<(HostId Host, string Pool), ByteSize> Planned(Plan plan, GuestId id)
     {
         var guest = plan.Planned(id)!;
         var (sizing, place) = (plan.Sums.Guest(id), guest.Placement!);
         var host = plan.Sums.Host(place.Host)!;
-        Dictionary<(HostId Host, string Pool), long> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Sums, guest).Bytes };
-        Add(load, place.Host, place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed.Bytes ?? 0);
-        Add(load, place.Host, place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed.Bytes ?? 0);
+        Dictionary<(HostId Host, string Pool), ByteSize> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Sums, guest) };
+        Add(load, place.Host, place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed ?? ByteSize.Zero);
+        Add(load, place.Host, place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed ?? ByteSize.Zero);
         return load;
     }
 
-    private static void Add(Dictionary<(HostId Host, string Pool), long> load, HostId host, string? pool, long bytes)
+    private static void Add(Dictionary<(HostId Host, string Pool), ByteSize> load, HostId host, string? pool, ByteSize bytes)
     {
-        if (pool is not null && bytes > 0)
+        if (pool is not null && bytes > ByteSize.Zero)
         {
             load[(host, pool)] = load.GetValueOrDefault((host, pool)) + bytes;
         }

@@ -114,7 +114,7 @@ internal sealed class WorkOrder
             end.Settle(load);
         }
 
-        return ready.Any(n => loads[n].Takes.All(t => end.Free(t.Host, t.Pool) >= 0));
+        return ready.Any(n => loads[n].Takes.All(t => end.Free(t.Host, t.Pool) >= ByteSize.Zero));
     }
 
     /// <summary>An order of those that take or give room in which each fits when its turn comes; null when there is none or too many would have to be tried.</summary>

@@ -23,7 +23,7 @@ public static class RunbookMarkdown
 
         text.Append(
             CultureInfo.InvariantCulture,
-            $"{Numbers.Count(runbook.Open, "step")}, about {Numbers.Count(runbook.Sections.Sum(s => s.MinutesLeft), "minute")}.\n"
+            $"{Numbers.Count(runbook.Open, "step")}, about {new Duration(runbook.Sections.Sum(s => (double)s.MinutesLeft)).Exactly()}.\n"
         );
         var section = 0;
         foreach (var part in runbook.Sections)

@@ -575,7 +575,7 @@ public sealed class CommandTests : IDisposable
             .SelectMany(s => s.GetProperty("steps").EnumerateArray())
             .ToList();
         // A test machine gets no autostart, backup or restore.
-        steps.Count.ShouldBe(28);
+        steps.Count.ShouldBe(30);
         foreach (var step in steps)
         {
             step.GetProperty("act").GetProperty("type").GetString().ShouldNotBeNullOrEmpty();
@@ -610,21 +610,5 @@ public sealed class CommandTests : IDisposable
 
     private static string Demo(string file) => Path.Combine(Repository.Root, "demo", file);
 
-    private static (int Ended, string Said, string Problem) Run(string? input, params string[] args)
-    {
-        var start = new ProcessStartInfo("dotnet", [Path.Combine(AppContext.BaseDirectory, "Yuntak.Cli.dll"), .. args])
-        {
-            UseShellExecute = false,
-            RedirectStandardInput = true,
-            RedirectStandardOutput = true,
-            RedirectStandardError = true,
-        };
-        using var process = Process.Start(start)!;
-        process.StandardInput.Write(input ?? "");
-        process.StandardInput.Close();
-        var problem = process.StandardError.ReadToEndAsync();
-        var said = process.StandardOutput.ReadToEnd();
-        process.WaitForExit();
-        return (process.ExitCode, said, problem.Result);
-    }
+    private static (int Ended, string Said, string Problem) Run(string? input, params string[] args) => Cli.Run(input, args);
 }

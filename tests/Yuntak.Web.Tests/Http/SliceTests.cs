@@ -296,7 +296,7 @@ public sealed class SliceTests : IAsyncLifetime
         {
             var page = await site.Get(path);
             page.QuerySelectorAll("script:not([src]), img, [onerror]").ShouldBeEmpty(path);
-            page.QuerySelectorAll("script").Length.ShouldBe(5, path);
+            page.QuerySelectorAll("script").Length.ShouldBe(6, path);
         }
 
         (await site.Get("/Bench")).QuerySelector(".board h2")!.TextContent.ShouldBe(name);

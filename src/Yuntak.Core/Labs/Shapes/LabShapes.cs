@@ -282,34 +282,8 @@ public static class LabShapes
         }
             .IsSilent()
             .Explained("as built only: kept where addresses are handed out"),
-        new Parts<Lab, StepEntry>(
-            "notes",
-            nameof(Labs.Lab.Notes),
-            "note",
-            () => RunbookShapes.Entry,
-            e => $"{e.Step} {e.Label}",
-            l => l.Notes,
-            (l, v) => l with { Notes = v }
-        )
-        {
-            Most = RunbookShapes.Most,
-        }
-            .IsSilent()
-            .Explained("as built only: values and notes written down at steps of the runbook"),
-        new Parts<Lab, TookTime>(
-            "took",
-            nameof(Labs.Lab.Took),
-            "measured time",
-            () => RunbookShapes.Took,
-            t => t.Act,
-            l => l.Took,
-            (l, v) => l with { Took = v }
-        )
-        {
-            Most = RunbookShapes.Most,
-        }
-            .IsSilent()
-            .Explained("as built only: how long kinds of steps took here, for each minute that was expected"),
+        RunbookShapes.Notes,
+        RunbookShapes.Times,
         new ListOf<Lab, string>(
             "ticks",
             nameof(Labs.Lab.Ticks),

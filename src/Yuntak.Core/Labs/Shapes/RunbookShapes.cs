@@ -3,7 +3,7 @@ using Yuntak.Core.Shapes;
 namespace Yuntak.Core.Labs;
 
 /// <summary>The shapes of what is kept of working through a runbook.</summary>
-public static class RunbookShapes
+internal static class RunbookShapes
 {
     /// <summary>The longest id of a step, note or value, in characters.</summary>
     public const int Longest = 400;
@@ -12,7 +12,7 @@ public static class RunbookShapes
     public const int Most = 5_000;
 
     /// <summary>What was written down at a step.</summary>
-    public static readonly Shape<StepEntry> Entry = new(
+    internal static readonly Shape<StepEntry> Entry = new(
         "note",
         new StepEntry("", "", ""),
         Of<StepEntry>.Always("step", nameof(StepEntry.Step), "step", Codecs.Text(Longest), "", e => e.Step, (e, v) => e with { Step = v }),
@@ -43,4 +43,36 @@ public static class RunbookShapes
             (t, v) => t with { Times = v }
         )
     );
+
+    internal static Field<Lab> Notes { get; } =
+        new Parts<Lab, StepEntry>(
+            "notes",
+            nameof(Labs.Lab.Notes),
+            "note",
+            () => RunbookShapes.Entry,
+            e => $"{e.Step} {e.Label}",
+            l => l.Notes,
+            (l, v) => l with { Notes = v }
+        )
+        {
+            Most = RunbookShapes.Most,
+        }
+            .IsSilent()
+            .Explained("as built only: values and notes written down at steps of the runbook");
+
+    internal static Field<Lab> Times { get; } =
+        new Parts<Lab, TookTime>(
+            "took",
+            nameof(Labs.Lab.Took),
+            "measured time",
+            () => RunbookShapes.Took,
+            t => t.Act,
+            l => l.Took,
+            (l, v) => l with { Took = v }
+        )
+        {
+            Most = RunbookShapes.Most,
+        }
+            .IsSilent()
+            .Explained("as built only: how long kinds of steps took here, for each minute that was expected");
 }

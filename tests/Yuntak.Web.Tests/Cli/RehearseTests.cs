@@ -1,0 +1,92 @@
+using System.Text.Json;
+
+namespace Yuntak.Web.Tests.Cli;
+
+/// <summary>The rehearsal and the files of a runbook on the command line.</summary>
+public sealed class RehearseTests
+{
+    private static readonly string[] Home = [Cli.Demo("saltmarsh-draft.yaml"), "--from", Cli.Demo("saltmarsh-as-built.yaml")];
+
+    [Fact]
+    public void The_rehearsal_answers_by_the_names_it_promises()
+    {
+        var (ended, said, _) = Cli.Run(null, ["rehearse", .. Home, "--all-faults", "--json"]);
+        ended.ShouldBe(1, "the demo has a stop: its draft is not reached");
+        var root = JsonDocument.Parse(said).RootElement;
+        root.GetProperty("reachesDraft").GetBoolean().ShouldBeFalse();
+        var steps = root.GetProperty("steps").EnumerateArray().ToList();
+        steps.Count.ShouldBe(30);
+        steps.Select(s => s.GetProperty("outcome").GetString()).Distinct().ShouldBe(["done", "refused"]);
+        steps.ShouldAllBe(s => s.GetProperty("endsMinute").GetInt32() >= s.GetProperty("startsMinute").GetInt32());
+        root.GetProperty("minutes").GetInt32().ShouldBe(steps[^1].GetProperty("endsMinute").GetInt32());
+        root.GetProperty("away")[0].GetProperty("guest").GetString().ShouldBe("lantern");
+        (
+            root.GetProperty("away")[0].GetProperty("toMinute").GetInt32()
+            - root.GetProperty("away")[0].GetProperty("fromMinute").GetInt32()
+        ).ShouldBe(8);
+        root.GetProperty("leastMemoryFreeBytes")
+            .EnumerateArray()
+            .Select(h => h.GetProperty("host").GetString())
+            .ShouldBe(["kiln", "wren", "cellar"]);
+        root.GetProperty("noReturnAfter").ValueKind.ShouldBe(JsonValueKind.Null);
+        var faults = root.GetProperty("faults").EnumerateArray().ToList();
+        faults.Select(f => f.GetProperty("outcome").GetString()).Distinct().ShouldBe(["caught", "harmless"], ignoreOrder: true);
+        faults.ShouldAllBe(f => f.GetProperty("cost").GetString()!.Length > 0 && f.GetProperty("message").GetString()!.Length > 0);
+    }
+
+    [Fact]
+    public void A_fault_strikes_where_it_is_told_to_or_at_the_worst()
+    {
+        JsonElement Fault(string at) => JsonDocument.Parse(Cli.Run(null, ["rehearse", .. Home, "--fault", at, "--json"]).Said).RootElement;
+        var told = Fault("only-suspended@3.1");
+        told.GetProperty("steps")
+            .EnumerateArray()
+            .Single(s => s.GetProperty("number").GetString() == "3.1")
+            .GetProperty("outcome")
+            .GetString()
+            .ShouldBe("caught");
+        Fault("small-backup@worst").GetProperty("faults")[0].GetProperty("outcome").GetString().ShouldBe("caught");
+
+        foreach (
+            var (at, says) in new[]
+            {
+                ("nonsense@1.1", "There is no fault"),
+                ("disk-full@99.1", "There is no open step"),
+                ("medium-left-in@1.1", "cannot happen"),
+                ("disk-full", "NAME@STEP"),
+            }
+        )
+        {
+            var (ended, _, problem) = Cli.Run(null, ["rehearse", .. Home, "--fault", at]);
+            ended.ShouldBe(2);
+            problem.ShouldContain(says);
+        }
+    }
+
+    [Fact]
+    public void Each_file_of_a_runbook_is_written_alone_and_wrong_names_are_said()
+    {
+        Cli.Run(null, ["runbook", .. Home, "--script", "kiln"]).Said.ShouldStartWith("#!/bin/sh\n");
+        Cli.Run(null, ["runbook", .. Home, "--ics", "--sitting", "60", "--start", "2026-11-28T19:00"])
+            .Said.ShouldContain("DTSTART:20261128T190000");
+        Cli.Run(null, ["runbook", .. Home, "--cloud-config", "tinker"]).Said.ShouldContain("hostname: \"tinker\"");
+        Cli.Run(null, ["runbook", .. Home, "--ovf", "tinker"]).Said.ShouldContain("VirtualSystem");
+        foreach (
+            var (arguments, says) in new (string[], string)[]
+            {
+                (["--script", "nowhere"], "There is no host"),
+                (["--ovf", "nobody"], "There is no guest"),
+                (["--ovf", "bootpost"], "is no machine"),
+                (["--cloud-config", "bootpost"], "is an app stack"),
+                (["--ics", "--sitting", "1"], "--sitting takes"),
+                (["--ics", "--start", "soon"], "--start takes"),
+                (["--ics", "--json"], "one file at a time"),
+            }
+        )
+        {
+            var (ended, said, problem) = Cli.Run(null, ["runbook", .. Home, .. arguments]);
+            ended.ShouldBe(2);
+            (said + problem).ShouldContain(says);
+        }
+    }
+}
