@@ -73,7 +73,7 @@
         } else {
           const sent = new FormData(form);
           if (took) sent.set("took", took);
-          const status = (await page(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(sent) })).querySelector("#status.refusal");
+          const status = (await page(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(sent) })).querySelector("#status .refusal");
           if (status) clashes.push(`${words}: ${status.textContent.trim()}`);
         }
         waiting.shift();

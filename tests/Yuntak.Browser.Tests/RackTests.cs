@@ -1,0 +1,91 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+
+namespace Yuntak.Browser.Tests;
+
+/// <summary>The runbook at the rack: on a phone, with the line away for a while; and the play head by keyboard.</summary>
+public sealed class RackTests
+{
+    [Fact]
+    public async Task Ticks_wait_while_there_is_no_line_and_are_sent_when_it_is_back()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true, width: 390);
+        person.Go("/Runbook");
+        person.Find(".next-step a");
+        Line(person, away: true);
+        person.Click("#step-1-1 .tick-box");
+        person.Find("#step-1-1.waits");
+        person.Sees("#offline", "1 tick waits here for the line.");
+        person.Click("#step-2-1 .tick-box");
+        person.Sees("#offline", "2 ticks wait here for the line.");
+
+        Line(person, away: false);
+        person.Sees("#offline", "what waited is ticked");
+        person.Count(".waits", 0);
+        person.Sees(".history", "Wire kiln");
+        person.Sees(".history", "Reserve addresses");
+        person.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue("nothing sticks out sideways");
+    }
+
+    [Fact]
+    public async Task What_somebody_else_ticked_meanwhile_is_said_and_not_ticked_over()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true);
+        person.Go("/Runbook");
+        Line(person, away: true);
+        person.Click("#step-1-1 .tick-box");
+        person.Find("#step-1-1.waits");
+        Line(person, away: false, quietly: true);
+        // Somebody else, in another window: the same step.
+        person
+            .Script<string>(
+                """
+                const sent = new FormData(document.querySelector("#step-1-1 .tick-form"));
+                const done = new XMLHttpRequest();
+                done.open("POST", "/Runbook?handler=Tick", false);
+                done.setRequestHeader("Content-Type", "application/x-www-form-urlencoded");
+                done.send(new URLSearchParams(sent).toString());
+                window.dispatchEvent(new Event("online"));
+                return String(done.status);
+                """
+            )
+            .ShouldBe("200");
+        person.Sees("#offline", "Not ticked:");
+    }
+
+    [Fact]
+    public async Task The_play_head_moves_by_arrows()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true);
+        person.Go("/Runbook/Rehearsal");
+        person.Find(".lanes");
+        person.Keys(Keys.ArrowRight);
+        person.Sees("#head h2", "1.1");
+        person.Keys(Keys.ArrowRight);
+        person.Sees("#head h2", "2.1");
+        person.Keys(Keys.ArrowLeft);
+        person.Sees("#head h2", "1.1");
+        person.Complaints().ShouldBeEmpty();
+    }
+
+    /// <summary>Takes the line of the browser away, or brings it back.</summary>
+    private static void Line(SliceSession person, bool away, bool quietly = false)
+    {
+        if (quietly)
+        {
+            // The line is there again before the browser notices.
+            person.Script<object?>("window.addEventListener('online', e => { if (e.isTrusted) e.stopImmediatePropagation(); }, true)");
+        }
+
+        ((ChromeDriver)person.Driver).ExecuteCdpCommand(
+            "Network.emulateNetworkConditions",
+            new Dictionary<string, object?>
+            {
+                ["offline"] = away,
+                ["latency"] = 0,
+                ["downloadThroughput"] = -1,
+                ["uploadThroughput"] = -1,
+            }
+        );
+    }
+}
