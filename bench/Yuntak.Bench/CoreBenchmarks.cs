@@ -3,12 +3,10 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
 using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Bench;
 

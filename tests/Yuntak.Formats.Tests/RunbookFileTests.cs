@@ -8,8 +8,6 @@ using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
-using Yuntak.Core.Units;
-using Yuntak.Core.Wants;
 using Yuntak.Formats.Definitions;
 using Yuntak.Formats.Exports;
 using Yuntak.Tests;

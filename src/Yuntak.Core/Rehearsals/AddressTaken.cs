@@ -1,9 +1,6 @@
-using System.Collections.Immutable;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Simulation;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Rehearsals;
 

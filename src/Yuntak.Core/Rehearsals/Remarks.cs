@@ -1,6 +1,5 @@
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Simulation;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Rehearsals;
 

@@ -1,5 +1,3 @@
-using System.Collections.Immutable;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Simulation;

@@ -1,5 +1,4 @@
 using System.Numerics;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;

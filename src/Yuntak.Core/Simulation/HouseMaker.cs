@@ -1,7 +1,6 @@
 using System.Collections.Immutable;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 

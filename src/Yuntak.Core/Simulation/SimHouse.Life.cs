@@ -1,4 +1,3 @@
-using System.Collections.Immutable;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;

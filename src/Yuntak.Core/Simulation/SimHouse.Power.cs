@@ -1,7 +1,4 @@
-using System.Collections.Immutable;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Simulation;
 

@@ -1,10 +1,8 @@
 using System.Globalization;
 using System.Text;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
-using Yuntak.Core.Units;
 
 namespace Yuntak.Formats.Exports;
 

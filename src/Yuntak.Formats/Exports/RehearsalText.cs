@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text;
-using Yuntak.Core.Base;
 using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Units;
 

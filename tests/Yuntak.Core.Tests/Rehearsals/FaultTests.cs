@@ -1,7 +1,6 @@
 using CsCheck;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Rehearsals;
-using Yuntak.Core.Runbooks;
 using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Rehearsals;

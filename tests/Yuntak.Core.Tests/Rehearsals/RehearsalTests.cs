@@ -1,11 +1,9 @@
 using CsCheck;
 using Yuntak.Core.Bench;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Rehearsals;
 using Yuntak.Core.Runbooks;
-using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Tests;
 

@@ -610,5 +610,5 @@ public sealed class CommandTests : IDisposable
 
     private static string Demo(string file) => Path.Combine(Repository.Root, "demo", file);
 
-    private static (int Ended, string Said, string Problem) Run(string? input, params string[] args) => Cli.Run(input, args);
+    private static (int Ended, string Said, string Problem) Run(string? input, params string[] args) => CommandLine.Run(input, args);
 }

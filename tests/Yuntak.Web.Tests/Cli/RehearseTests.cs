@@ -5,12 +5,17 @@ namespace Yuntak.Web.Tests.Cli;
 /// <summary>The rehearsal and the files of a runbook on the command line.</summary>
 public sealed class RehearseTests
 {
-    private static readonly string[] Home = [Cli.Demo("saltmarsh-draft.yaml"), "--from", Cli.Demo("saltmarsh-as-built.yaml")];
+    private static readonly string[] Home =
+    [
+        CommandLine.Demo("saltmarsh-draft.yaml"),
+        "--from",
+        CommandLine.Demo("saltmarsh-as-built.yaml"),
+    ];
 
     [Fact]
     public void The_rehearsal_answers_by_the_names_it_promises()
     {
-        var (ended, said, _) = Cli.Run(null, ["rehearse", .. Home, "--all-faults", "--json"]);
+        var (ended, said, _) = CommandLine.Run(null, ["rehearse", .. Home, "--all-faults", "--json"]);
         ended.ShouldBe(1, "the demo has a stop: its draft is not reached");
         var root = JsonDocument.Parse(said).RootElement;
         root.GetProperty("reachesDraft").GetBoolean().ShouldBeFalse();
@@ -37,7 +42,8 @@ public sealed class RehearseTests
     [Fact]
     public void A_fault_strikes_where_it_is_told_to_or_at_the_worst()
     {
-        JsonElement Fault(string at) => JsonDocument.Parse(Cli.Run(null, ["rehearse", .. Home, "--fault", at, "--json"]).Said).RootElement;
+        JsonElement Fault(string at) =>
+            JsonDocument.Parse(CommandLine.Run(null, ["rehearse", .. Home, "--fault", at, "--json"]).Said).RootElement;
         var told = Fault("only-suspended@3.1");
         told.GetProperty("steps")
             .EnumerateArray()
@@ -57,7 +63,7 @@ public sealed class RehearseTests
             }
         )
         {
-            var (ended, _, problem) = Cli.Run(null, ["rehearse", .. Home, "--fault", at]);
+            var (ended, _, problem) = CommandLine.Run(null, ["rehearse", .. Home, "--fault", at]);
             ended.ShouldBe(2);
             problem.ShouldContain(says);
         }
@@ -66,11 +72,12 @@ public sealed class RehearseTests
     [Fact]
     public void Each_file_of_a_runbook_is_written_alone_and_wrong_names_are_said()
     {
-        Cli.Run(null, ["runbook", .. Home, "--script", "kiln"]).Said.ShouldStartWith("#!/bin/sh\n");
-        Cli.Run(null, ["runbook", .. Home, "--ics", "--sitting", "60", "--start", "2026-11-28T19:00"])
+        CommandLine.Run(null, ["runbook", .. Home, "--script", "kiln"]).Said.ShouldStartWith("#!/bin/sh\n");
+        CommandLine
+            .Run(null, ["runbook", .. Home, "--ics", "--sitting", "60", "--start", "2026-11-28T19:00"])
             .Said.ShouldContain("DTSTART:20261128T190000");
-        Cli.Run(null, ["runbook", .. Home, "--cloud-config", "tinker"]).Said.ShouldContain("hostname: \"tinker\"");
-        Cli.Run(null, ["runbook", .. Home, "--ovf", "tinker"]).Said.ShouldContain("VirtualSystem");
+        CommandLine.Run(null, ["runbook", .. Home, "--cloud-config", "tinker"]).Said.ShouldContain("hostname: \"tinker\"");
+        CommandLine.Run(null, ["runbook", .. Home, "--ovf", "tinker"]).Said.ShouldContain("VirtualSystem");
         foreach (
             var (arguments, says) in new (string[], string)[]
             {
@@ -84,7 +91,7 @@ public sealed class RehearseTests
             }
         )
         {
-            var (ended, said, problem) = Cli.Run(null, ["runbook", .. Home, .. arguments]);
+            var (ended, said, problem) = CommandLine.Run(null, ["runbook", .. Home, .. arguments]);
             ended.ShouldBe(2);
             (said + problem).ShouldContain(says);
         }

@@ -3,7 +3,6 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;

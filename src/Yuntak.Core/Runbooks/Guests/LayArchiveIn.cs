@@ -1,7 +1,4 @@
-using System.Text.Json.Nodes;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Profiles;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;

@@ -1,8 +1,5 @@
-using System.Text.Json.Nodes;
-using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
-using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
 

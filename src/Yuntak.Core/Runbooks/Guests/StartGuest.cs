@@ -1,4 +1,3 @@
-using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;

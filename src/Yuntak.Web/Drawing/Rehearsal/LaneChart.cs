@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Xml.Linq;
 using Microsoft.AspNetCore.Html;
-using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Rehearsals;

@@ -3,7 +3,7 @@ using System.Diagnostics;
 namespace Yuntak.Web.Tests.Cli;
 
 /// <summary>The command line as somebody calls it.</summary>
-internal static class Cli
+internal static class CommandLine
 {
     /// <summary>A file of the demo.</summary>
     public static string Demo(string name) => Path.Combine(Repository.Root, "demo", name);
