@@ -7,11 +7,13 @@ namespace Yuntak.Core.Rehearsals;
 /// <param name="plan">The plan.</param>
 /// <param name="steps">All open steps.</param>
 /// <param name="refused">The steps that are refused without any fault.</param>
+/// <param name="halfDone">Those of them that a host refused in the middle, such as a host that came up without one of its guests.</param>
 /// <param name="without">The hosts at the end without any fault.</param>
 internal sealed class FaultRun(
     Plan plan,
     IReadOnlyList<(RunbookStep Step, string Number)> steps,
     IReadOnlySet<string> refused,
+    IReadOnlySet<string> halfDone,
     SimHouse without
 )
 {
@@ -51,11 +53,15 @@ internal sealed class FaultRun(
     private (StepOutcome, string) Later(RunbookStep step, SimHouse house)
     {
         var at = steps.ToList().FindIndex(s => s.Step.Id == step.Id);
-        foreach (var (later, number) in steps.Skip(at + 1).Where(l => !refused.Contains(l.Step.Id)))
+        foreach (var (later, number) in steps.Skip(at + 1).Where(l => !refused.Contains(l.Step.Id) || halfDone.Contains(l.Step.Id)))
         {
             try
             {
                 later.Act.Do(house, plan);
+            }
+            catch (HostRefuses) when (halfDone.Contains(later.Id))
+            {
+                continue;
             }
             catch (HostRefuses refusal)
             {

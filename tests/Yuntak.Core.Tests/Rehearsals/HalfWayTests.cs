@@ -33,7 +33,7 @@ public class HalfWayTests
                 {
                     var before = house.Copy();
                     // Pools may have other names by then than what stood; where the work began is what it goes back to.
-                    var names = PoolsAreAsTheyStood(runbook, section);
+                    var names = PoolsAreAsTheyStood(runbook, section) && CanStandAsItDoes(before);
                     List<RunbookStep> done = [];
                     foreach (var step in section.Steps)
                     {
@@ -46,7 +46,16 @@ public class HalfWayTests
                         if (names && section.Steps.Count < 30 && WayBack.Leads(section, done))
                         {
                             var back = house.Copy();
-                            WayBack.Take(back, runbook.Plan, section);
+                            try
+                            {
+                                WayBack.Take(back, runbook.Plan, section);
+                            }
+                            catch (HostRefuses refusal) when (refusal.Message.StartsWith("Exec format", StringComparison.Ordinal))
+                            {
+                                // Random labs have guests that stand where they could never have started; there is no way back to that.
+                                continue;
+                            }
+
                             Interlocked.Increment(ref taken);
                             back.Lost.ShouldBeEmpty();
                             HouseWords.Differences(back, before).ShouldBeEmpty($"{section.Title} after {step.What}");
@@ -106,7 +115,8 @@ public class HalfWayTests
                         .Differences(house, should)
                         .Where(d => !d.EndsWith(": Off", StringComparison.Ordinal) && !d.EndsWith(": Running", StringComparison.Ordinal))
                         .ShouldBeEmpty($"cut at {rehearsal.Steps[cut].Number} {rehearsal.Steps[cut].Step.What}");
-                    house.Guests.Where(g => g.Served && g.State != GuestState.Running).ShouldBeEmpty();
+                    // Who does not start with its host, such as a test machine, waits for somebody to come.
+                    house.Guests.Where(g => g is { Served: true, Starts: true } && g.State != GuestState.Running).ShouldBeEmpty();
                 }
             },
             iter: 120
@@ -129,7 +139,13 @@ public class HalfWayTests
                 for (var n = 0; n < first.Open / 2; n++)
                 {
                     var now = RunbookBuilder.Build(built, pair.Draft);
-                    built = built.With(RunbookTick.Off(pair.Draft, now.Steps.First(now.CanTick).Id));
+                    if (now.Steps.FirstOrDefault(now.CanTick) is not { } next)
+                    {
+                        now.Steps.ShouldContain(s => !s.Act.CanBeDone, "only a stop ends it");
+                        return;
+                    }
+
+                    built = built.With(RunbookTick.Off(pair.Draft, next.Id));
                 }
 
                 var rest = Rehearsal.Of(built, pair.Draft);

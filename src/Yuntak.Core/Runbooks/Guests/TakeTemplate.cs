@@ -18,7 +18,7 @@ internal sealed record TakeTemplate(GuestId Guest, HostId? Host) : GuestAct(Gues
 
     internal override ActText Text(Plan plan) =>
         new(
-            "Shut it down and take a template of it",
+            "Shut it down, take a template of it and start it again",
             [
                 new("name", $"{Names.Slug(plan.NameOf(Guest))}-clean", Literal: true),
                 new("why now", "it is up to date and has no devices yet: what has devices cannot be cloned"),
@@ -31,5 +31,9 @@ internal sealed record TakeTemplate(GuestId Guest, HostId? Host) : GuestAct(Gues
             "Delete it."
         );
 
-    internal override void Affect(SimHouse house, Plan plan) => house.ShutDown(Guest);
+    internal override void Affect(SimHouse house, Plan plan)
+    {
+        house.ShutDown(Guest);
+        house.Start(Guest);
+    }
 }

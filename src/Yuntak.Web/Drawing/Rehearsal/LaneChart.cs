@@ -43,7 +43,7 @@ internal sealed class LaneChart
         var shown = Shown(rehearsal);
         return ForBoth.Of(
             new LaneChart(rehearsal, shown, lab.Book, Wide, 92).Drawing(at),
-            new LaneChart(rehearsal, shown, lab.Book, Narrow, 66).Drawing(at)
+            new LaneChart(rehearsal, shown, lab.Book, Narrow, 80).Drawing(at)
         );
     }
 
