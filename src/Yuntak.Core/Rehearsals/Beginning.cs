@@ -14,7 +14,14 @@ internal static class Beginning
         var house = HouseMaker.Of(Sums.Of(Known.Adopt(plan.AsBuilt, plan.Draft)));
         foreach (var step in runbook.Steps.Where(s => s.Done && plan.AsBuilt.Ticks.Contains(s.Id)))
         {
-            step.Act.Do(house, plan);
+            try
+            {
+                step.Act.Do(house, plan);
+            }
+            catch (HostRefuses)
+            {
+                // It was ticked for a plan that has changed since; what is missing shows at the steps that are left.
+            }
         }
 
         return house;
