@@ -75,7 +75,7 @@ public class RunbookFileTests
     [Fact]
     public void A_script_asks_before_each_act_stops_at_a_check_that_does_not_hold_and_no_name_breaks_out()
     {
-        var marker = $"/tmp/y{Guid.NewGuid():N}"[..14];
+        var marker = $"/tmp/y{Guid.NewGuid():N}"[..11];
         var evil = $"x';touch {marker};$(touch {marker})`touch {marker}`";
         var host = Small.Host("kiln") with { Name = evil };
         var stands = Small.Lab(host);
@@ -84,8 +84,8 @@ public class RunbookFileTests
             Name = evil,
             Folders = [new FolderMount("/dev/null/" + evil, "/data")],
         };
-        var draft = stands.WithGuestOn(guest, "kiln");
-        var script = EveningScript.Of(RunbookBuilder.Build(stands, draft), host);
+        var draft = stands.WithGuestOn(guest, stands.Hosts[0].Id.Value);
+        var script = EveningScript.Of(RunbookBuilder.Build(stands, draft), stands.Hosts[0]);
 
         // Nothing is done to who only leaves out.
         var (code, said) = Run("dash", "-s", script, string.Concat(Enumerable.Repeat("s\n", 60)));

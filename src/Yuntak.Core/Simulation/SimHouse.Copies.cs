@@ -137,7 +137,9 @@ internal sealed partial class SimHouse
         guest.System = was.System is { } system ? Take(system.Host, system.Pool, system.Size, guest.Written) : null;
         guest.Bulk = was.Bulk is { } bulk ? Take(bulk.Host, bulk.Pool, bulk.Size, guest.Written) : null;
         Exit(guest);
-        (guest.Figures, guest.Host, guest.Memory, guest.Family) = (was.Figures, was.Host, was.Memory, was.Family);
+        (guest.Figures, guest.Memory, guest.Family) = (was.Figures, was.Memory, was.Family);
+        // What another's engine runs is where that one is by now.
+        guest.Host = was.Figures.RunsIn is { } outer ? Guest(outer).Host : was.Host;
         (guest.Bridges, guest.Addresses, guest.Devices, guest.Shares) = (was.Bridges, was.Addresses, was.Devices, was.Shares);
         Enter(guest);
         Follow(guest);

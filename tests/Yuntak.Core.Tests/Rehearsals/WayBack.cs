@@ -1,7 +1,8 @@
+using Yuntak.Core.Bench;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Simulation;
 
-namespace Yuntak.Core.Rehearsals;
+namespace Yuntak.Core.Tests.Rehearsals;
 
 /// <summary>Takes a piece of work that is half done back on simulated hosts, as its steps say.</summary>
 internal static class WayBack
@@ -14,6 +15,8 @@ internal static class WayBack
     /// <exception cref="HostRefuses">A host refuses.</exception>
     public static void Take(SimHouse house, Plan plan, RunbookSection section)
     {
+        // What stood, with what is only known of it by now: what the hosts began as.
+        var stood = Sums.Of(Known.Adopt(plan.AsBuilt, plan.Draft));
         foreach (var id in section.Steps.Select(s => s.Act).OfType<GuestAct>().Select(a => a.Guest).Distinct().Reverse())
         {
             if (house.GuestIf(id) is not { } guest)
@@ -28,7 +31,7 @@ internal static class WayBack
             }
             else if (section.Builds != id)
             {
-                house.PutBack(GuestNeeds.Of(plan.Standing, id));
+                house.PutBack(GuestNeeds.Of(stood, id));
                 guest.Settled = guest.Settled.Add("service");
             }
         }
