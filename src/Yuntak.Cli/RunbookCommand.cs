@@ -15,8 +15,6 @@ namespace Yuntak.Cli;
 /// <summary><c>runbook LAB.yaml [--from AS-BUILT.yaml]</c>: the ordered steps as Markdown or JSON, and the files that go with them.</summary>
 internal static class RunbookCommand
 {
-    private const int EveningHour = 19;
-
     private static readonly Option<string?> Script = new("--script")
     {
         Description = "The open steps of a host as a shell script that asks before each.",
@@ -131,7 +129,7 @@ internal static class RunbookCommand
     {
         if (start is null)
         {
-            return TimeProvider.System.GetLocalNow().Date.AddDays(1).AddHours(EveningHour);
+            return SittingCalendar.NextEvening(TimeProvider.System.GetLocalNow());
         }
 
         return DateTime.TryParseExact(
@@ -142,7 +140,7 @@ internal static class RunbookCommand
             out var begins
         )
             ? begins.TimeOfDay == TimeSpan.Zero && start.Length == 10
-                ? begins.AddHours(EveningHour)
+                ? begins.AddHours(SittingCalendar.EveningHour)
                 : begins
             : throw new Refused($"--start takes a day and an hour such as 2026-11-28T19:00; «{start}» is not that.");
     }

@@ -82,6 +82,9 @@ public sealed class MemoryBudget
     /// <summary>The same with every ceiling reached.</summary>
     public ByteSize Promised { get; }
 
+    /// <summary>What the host keeps of its memory whatever happens: its own part, and what the read cache keeps under pressure.</summary>
+    internal ByteSize Kept => HostBase + CacheFloor;
+
     /// <summary>What cannot yield: the same with the read cache at its floor.</summary>
     public ByteSize Hard => Committed.Value - ReadCache + CacheFloor;
 

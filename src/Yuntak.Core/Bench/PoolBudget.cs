@@ -199,6 +199,9 @@ public sealed class PoolBudget
     /// <summary>What a guest claims of this pool where it is placed: its system disk with scratch space, its bulk data, both or neither.</summary>
     public ByteSize ClaimOf(Sizing guest) => VolumesOf(guest).Aggregate(ByteSize.Zero, (sum, v) => sum + Taken(v.Size, v.Expected));
 
+    /// <summary>What lies in it beside what guests keep as their own: what was there already, and shared folders.</summary>
+    internal ByteSize BesideGuests => Folders.Aggregate(Pool.AlreadyUsed, (sum, f) => sum + f.Size);
+
     /// <summary>What is left; negative when too much is claimed.</summary>
     public ByteSize Spare => Room.Usable - Claimed.Value;
 

@@ -14,14 +14,8 @@ internal static class Beginning
         var house = HouseMaker.Of(Sums.Of(Known.Adopt(plan.AsBuilt, plan.Draft)));
         foreach (var step in runbook.Steps.Where(s => s.Done && plan.AsBuilt.Ticks.Contains(s.Id)))
         {
-            try
-            {
-                step.Act.Do(house, plan);
-            }
-            catch (HostRefuses)
-            {
-                // It was ticked for a plan that has changed since; what is missing shows at the steps that are left.
-            }
+            // What was ticked for a plan that has changed since may be refused; what is missing shows at the steps that are left.
+            step.Act.DoQuietly(house, plan);
         }
 
         return house;

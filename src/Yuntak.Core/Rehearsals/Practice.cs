@@ -64,10 +64,11 @@ public sealed class Practice
         }
 
         var task = new PracticeTask(work, GuestOf(work)!.Value, runbook.Plan);
-        var (house, should) = (Before(runbook, work), Before(runbook, work));
+        var house = Before(runbook, work);
+        var should = house.Copy();
         foreach (var step in work.Steps.Where(s => !s.Done))
         {
-            Quietly(step.Act, should, runbook.Plan);
+            step.Act.DoQuietly(should, runbook.Plan);
         }
 
         List<PracticeAnswer> answers = [];
@@ -95,22 +96,10 @@ public sealed class Practice
         var house = Beginning.Of(runbook);
         foreach (var step in runbook.Sections.TakeWhile(s => s.Key != work.Key).SelectMany(s => s.Steps).Where(s => !s.Done))
         {
-            Quietly(step.Act, house, runbook.Plan);
+            step.Act.DoQuietly(house, runbook.Plan);
         }
 
         return house;
-    }
-
-    private static void Quietly(Act act, SimHouse house, Plan plan)
-    {
-        try
-        {
-            act.Do(house, plan);
-        }
-        catch (HostRefuses)
-        {
-            // What is refused before this work is another's matter.
-        }
     }
 
     private static IEnumerable<string> Missing(SimHouse house, SimHouse should, PracticeTask task, HashSet<string> done)

@@ -45,7 +45,7 @@ public static class PracticeVerbs
             {
                 var needs = GuestNeeds.Of(t.Plan.Sums, t.Guest);
                 var memory = Size(typed);
-                h.Create(needs with { Figures = needs.Figures with { Memory = memory }, Memory = memory });
+                h.Create(needs.With(memory));
                 return $"Created: {needs.Figures.Vcpu} virtual processors, {memory}.";
             }
         ),
@@ -162,7 +162,7 @@ public static class PracticeVerbs
             {
                 var needs = GuestNeeds.Of(t.Plan.Sums, t.Guest);
                 var memory = Size(typed);
-                h.Change(needs with { Figures = needs.Figures with { Memory = memory }, Memory = memory });
+                h.Change(needs.With(memory));
                 return $"Figures changed: {memory} of memory.";
             }
         ),

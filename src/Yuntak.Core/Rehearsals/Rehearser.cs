@@ -204,14 +204,7 @@ internal sealed class Rehearser
                 (worst, weight) = (step.Id, w);
             }
 
-            try
-            {
-                step.Act.Do(ahead, plan);
-            }
-            catch (HostRefuses)
-            {
-                // What is refused is told when the steps are taken.
-            }
+            step.Act.DoQuietly(ahead, plan);
         }
 
         return worst ?? throw new Refused($"«{fault.Info.Words}» cannot happen at any step of this runbook.");

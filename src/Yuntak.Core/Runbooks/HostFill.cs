@@ -19,13 +19,13 @@ internal sealed class HostFill
                 ByteSize.Max(Room(stands), Room(planned)) - (stands is null ? ByteSize.Zero : Guests(stands));
             foreach (var pool in planned?.Pools ?? [])
             {
-                free[(host.Id, pool.Pool.Name)] = pool.Room.Usable - Other(planned!, pool);
+                free[(host.Id, pool.Pool.Name)] = pool.Room.Usable - pool.BesideGuests;
             }
 
             foreach (var pool in stands?.Pools ?? [])
             {
                 var name = PoolPairs.NameAfter(plan, host.Id, pool.Pool.Name)!;
-                var room = ByteSize.Max(pool.Room.Usable, pool.Claimed.Value) - Other(stands!, pool);
+                var room = ByteSize.Max(pool.Room.Usable, pool.Claimed.Value) - pool.BesideGuests;
                 free[(host.Id, name)] = free.TryGetValue((host.Id, name), out var known) ? ByteSize.Max(known, room) : room;
             }
         }
@@ -39,13 +39,9 @@ internal sealed class HostFill
         }
     }
 
-    private static ByteSize Room(HostAssessment? host) =>
-        host is null ? ByteSize.Zero : host.Memory.Total - host.Memory.HostBase - host.Memory.CacheFloor;
+    private static ByteSize Room(HostAssessment? host) => host is null ? ByteSize.Zero : host.Memory.Total - host.Memory.Kept;
 
     private static ByteSize Guests(HostAssessment host) => host.Memory.Shares.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Committed);
-
-    private static ByteSize Other(HostAssessment host, PoolBudget pool) =>
-        ByteSize.Max(ByteSize.Zero, pool.Claimed.Value - host.Guests.Aggregate(ByteSize.Zero, (sum, g) => sum + pool.ClaimOf(g)));
 
     /// <summary>What is free of a host's memory or a pool.</summary>
     public ByteSize Free(HostId host, string pool) => free.GetValueOrDefault((host, pool));
@@ -55,6 +51,9 @@ internal sealed class HostFill
 
     /// <summary>Whether there is room for some work now.</summary>
     public bool Fits(WorkLoad load) => load.Takes.All(t => t.Bytes <= Free(t.Host, t.Pool));
+
+    /// <summary>Whether the places some work takes of are not overfull, it among them.</summary>
+    public bool HasRoomFor(WorkLoad settled) => settled.Takes.All(t => Free(t.Host, t.Pool) >= ByteSize.Zero);
 
     /// <summary>Some work is done.</summary>
     public void Settle(WorkLoad load)

@@ -75,11 +75,7 @@ internal static class Known
                     : stands.Wires with
                     {
                         Listens = draft.Wires.Listens,
-                        Bridges =
-                        [
-                            .. stands.Wires.Bridges,
-                            .. BridgeWork.ReadAsPlanned(draft).Where(b => stands.Wires.Bridges.All(s => s.Name != b.Name)),
-                        ],
+                        Bridges = BridgeWork.Known(stands, draft),
                     },
             Processor = processor,
             Memory = ReadSince(stands, draft, KitParts.Memory) ? draft.Memory : stands.Memory,

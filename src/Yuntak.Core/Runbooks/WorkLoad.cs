@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -35,7 +36,7 @@ internal sealed record WorkLoad(
             return None;
         }
 
-        var becomes = after is { RunsIn: null } && work is not RetireOldGuest ? Planned(plan, id) : [];
+        var becomes = after is { RunsIn: null } && work is not RetireOldGuest ? Of(GuestRoom.Of(plan.Sums, id), volume => volume.Pool) : [];
         List<(HostId, string, ByteSize)> takes = [];
         List<(HostId, string, ByteSize)> gives = [.. was.Select(w => (w.Key.Host, w.Key.Pool, w.Value))];
         foreach (var (key, bytes) in becomes)
@@ -57,42 +58,18 @@ internal sealed record WorkLoad(
     }
 
     /// <summary>What a guest that stands takes now, under the names its pools are to have.</summary>
-    public static Dictionary<(HostId Host, string Pool), ByteSize> Standing(Plan plan, GuestId id)
+    public static Dictionary<(HostId Host, string Pool), ByteSize> Standing(Plan plan, GuestId id) =>
+        Of(GuestRoom.Of(plan.Standing, id), volume => PoolPairs.NameAfter(plan, volume.Host, volume.Pool)!);
+
+    private static Dictionary<(HostId Host, string Pool), ByteSize> Of(GuestRoom room, Func<SimVolume, string> nameOf)
     {
-        var guest = plan.Stands(id)!;
-        var (sizing, place) = (plan.Standing.Guest(id), guest.Placement!);
-        var host = plan.Standing.Host(place.Host)!;
-        Dictionary<(HostId Host, string Pool), ByteSize> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Standing, guest) };
-        foreach (
-            var (pool, bytes) in new[]
-            {
-                (place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed ?? ByteSize.Zero),
-                (place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed ?? ByteSize.Zero),
-            }
-        )
+        Dictionary<(HostId Host, string Pool), ByteSize> load = new() { [(room.Host, Memory)] = room.Memory };
+        foreach (var volume in new[] { room.System, room.Bulk }.OfType<SimVolume>().Where(v => v.Size > ByteSize.Zero))
         {
-            Add(load, place.Host, PoolPairs.NameAfter(plan, place.Host, pool), bytes);
+            var place = (volume.Host, nameOf(volume));
+            load[place] = load.GetValueOrDefault(place) + volume.Size;
         }
 
         return load;
-    }
-
-    private static Dictionary<(HostId Host, string Pool), ByteSize> Planned(Plan plan, GuestId id)
-    {
-        var guest = plan.Planned(id)!;
-        var (sizing, place) = (plan.Sums.Guest(id), guest.Placement!);
-        var host = plan.Sums.Host(place.Host)!;
-        Dictionary<(HostId Host, string Pool), ByteSize> load = new() { [(place.Host, Memory)] = GuestWork.Memory(plan.Sums, guest) };
-        Add(load, place.Host, place.SystemPool, host.Pool(place.SystemPool)?.SystemClaim(sizing).Claimed ?? ByteSize.Zero);
-        Add(load, place.Host, place.BulkPool, host.Pool(place.BulkPool)?.BulkClaim(sizing).Claimed ?? ByteSize.Zero);
-        return load;
-    }
-
-    private static void Add(Dictionary<(HostId Host, string Pool), ByteSize> load, HostId host, string? pool, ByteSize bytes)
-    {
-        if (pool is not null && bytes > ByteSize.Zero)
-        {
-            load[(host, pool)] = load.GetValueOrDefault((host, pool)) + bytes;
-        }
     }
 }

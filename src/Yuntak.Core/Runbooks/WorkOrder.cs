@@ -62,6 +62,7 @@ internal sealed class WorkOrder
         var waitFor = all.SelectMany((w, n) => w.After.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
         var fill = loads.Any(l => l.Takes.Count > 0) ? new HostFill(plan) : null;
         var stepping = mayStepAside && fill is not null ? new SteppingAside(plan, works, loads, fill) : null;
+        HostFill? end = null;
         var turn = 0;
         while (waiting.Count > 0)
         {
@@ -71,7 +72,8 @@ internal sealed class WorkOrder
             if (place < 0)
             {
                 place = ready;
-                if (!mayStepAside && CanFitAtTheEnd(waiting.Where(n => blocked[n] == 0), loads))
+                // What would fit once everything is through is kept out by the order, and not by the plan.
+                if (!mayStepAside && waiting.Exists(n => blocked[n] == 0 && (end ??= AtTheEnd()).HasRoomFor(loads[n])))
                 {
                     return null;
                 }
@@ -102,16 +104,16 @@ internal sealed class WorkOrder
 
     private bool IsLoaded(int n) => all[n].Load is { } load && load.Takes.Count + load.Gives.Count > 0;
 
-    /// <summary>Whether some of these would fit once everything is through: then it is the order that is in the way, and not the plan.</summary>
-    private bool CanFitAtTheEnd(IEnumerable<int> ready, WorkLoad[] loads)
+    /// <summary>How full everything is once all is through.</summary>
+    private HostFill AtTheEnd()
     {
         var end = new HostFill(plan);
-        foreach (var load in loads)
+        foreach (var work in all)
         {
-            end.Settle(load);
+            end.Settle(work.Load);
         }
 
-        return ready.Any(n => loads[n].Takes.All(t => end.Free(t.Host, t.Pool) >= ByteSize.Zero));
+        return end;
     }
 
     /// <summary>An order of those that take or give room in which each fits when its turn comes; null when there is none or too many would have to be tried.</summary>
@@ -125,6 +127,7 @@ internal sealed class WorkOrder
         }
 
         var before = loaded.Select(n => Before(n, loaded)).ToArray();
+        var loads = loaded.Select(n => Counted(all[n].Load)).ToArray();
         // How full everything is follows from who has been through, so each set of them is looked at once.
         HashSet<int> seen = [];
         Stack<int> order = [];
@@ -151,7 +154,7 @@ internal sealed class WorkOrder
 
             for (var n = 0; n < loaded.Count; n++)
             {
-                var load = Counted(all[loaded[n]].Load);
+                var load = loads[n];
                 if ((done & (1 << n)) != 0 || (before[n] & ~done) != 0 || !fill.Fits(load) || !seen.Add(done | (1 << n)))
                 {
                     continue;

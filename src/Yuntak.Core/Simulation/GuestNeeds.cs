@@ -6,21 +6,37 @@ using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Simulation;
 
-/// <summary>What a guest is in a lab, as far as a host has to know it: figures, memory while it runs, volumes, bridges, addresses, devices.</summary>
+/// <summary>What a guest is in a lab, as far as a host has to know it: figures, memory while it runs, volumes, bridges, devices.</summary>
 internal sealed record GuestNeeds(
     GuestId Id,
     GuestFigures Figures,
-    HostId Host,
-    ByteSize Memory,
-    SimVolume? System,
-    SimVolume? Bulk,
+    GuestRoom Room,
     ImmutableHashSet<string> Bridges,
-    ImmutableHashSet<string> Addresses,
     ImmutableHashSet<string> Devices,
     ImmutableHashSet<string> Shares,
     string? Family
 )
 {
+    /// <inheritdoc cref="GuestRoom.Host"/>
+    public HostId Host => Room.Host;
+
+    /// <inheritdoc cref="GuestRoom.Memory"/>
+    public ByteSize Memory => Room.Memory;
+
+    /// <inheritdoc cref="GuestRoom.System"/>
+    public SimVolume? System => Room.System;
+
+    /// <inheritdoc cref="GuestRoom.Bulk"/>
+    public SimVolume? Bulk => Room.Bulk;
+
+    /// <summary>The same with other memory: given, and taken while it runs.</summary>
+    public GuestNeeds With(ByteSize memory) =>
+        this with
+        {
+            Figures = Figures with { Memory = memory },
+            Room = Room with { Memory = memory },
+        };
+
     /// <summary>What a guest needs that is on a host of a lab.</summary>
     /// <param name="sums">The sums of the lab.</param>
     /// <param name="id">The guest; it is on a host, itself or inside another.</param>
@@ -29,17 +45,10 @@ internal sealed record GuestNeeds(
         var sizing = sums.Guest(id);
         var guest = sizing.Guest;
         var host = sums.Lab.HostOf(guest)!;
-        var own = guest.RunsIn is null;
-        var there = sums.Host(host.Id)!;
-        SimVolume? Volume(string? pool, Func<PoolBudget, ByteSize> size) =>
-            own && there.Pool(pool) is { } budget ? new(host.Id, budget.Pool.Name, size(budget)) : null;
         return new(
             id,
             GuestFigures.Of(sizing),
-            host.Id,
-            own ? new MemoryShare(guest, sizing).Committed : ByteSize.Zero,
-            Volume(guest.Placement?.SystemPool, b => b.SystemClaim(sizing).Claimed),
-            Volume(guest.Placement?.BulkPool, b => b.BulkClaim(sizing).Claimed),
+            GuestRoom.Of(sums, id),
             guest.Interfaces.Count == 0 || host.Wires.Bridges.Count == 0
                 ? []
                 :
@@ -49,7 +58,6 @@ internal sealed record GuestNeeds(
                         .OfType<string>()
                         .Where(b => host.Wires.Bridges.Any(p => p.Name == b)),
                 ],
-            [.. guest.Interfaces.Select(l => l.Address).OfType<string>()],
             guest.Devices.Count == 0 && guest.Claims.Count == 0
                 ? []
                 :

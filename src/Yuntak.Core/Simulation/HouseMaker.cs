@@ -41,7 +41,7 @@ internal static class HouseMaker
     {
         var made = Bare(sums, host);
         made.Engine = true;
-        made.Pools = sums.Host(host.Id)!.Pools.ToImmutableDictionary(p => p.Pool.Name, p => Of(p, sums.Host(host.Id)!));
+        made.Pools = sums.Host(host.Id)!.Pools.ToImmutableDictionary(p => p.Pool.Name, Of);
         made.Bridges = host.Wires.Bridges.ToImmutableDictionary(b => b.Name);
         made.Kept =
         [
@@ -53,26 +53,22 @@ internal static class HouseMaker
     /// <summary>A host that has come up and has neither pools nor bridges yet.</summary>
     public static SimHost Bare(Sums sums, Host host)
     {
-        var memory = sums.Host(host.Id)!.Memory;
         return new SimHost
         {
             Id = host.Id,
             Name = host.Name,
             Processor = host.Processor,
             Memory = host.Memory,
-            Keeps = memory.HostBase + memory.CacheFloor,
+            Keeps = sums.Host(host.Id)!.Memory.Kept,
             Disks = [.. host.Disks.Select(d => d.Id)],
             Kept = [.. host.DisksInNoPool.Where(d => host.WasRead && d is { HoldsSomething: true, MayBeWiped: null }).Select(d => d.Id)],
-            Legs = [.. host.Wires.Interfaces],
             // Where an engine has to be installed, a step does it.
             Engine = host.Type is not (HostType.Server or HostType.Board),
         };
     }
 
-    private static SimPool Of(PoolBudget budget, HostAssessment there)
+    private static SimPool Of(PoolBudget budget)
     {
-        var own = there.Guests.Aggregate(ByteSize.Zero, (sum, g) => sum + budget.ClaimOf(g));
-        var other = ByteSize.Max(ByteSize.Zero, budget.Claimed.Value - own);
         return new SimPool
         {
             Name = budget.Pool.Name,
@@ -80,8 +76,8 @@ internal static class HouseMaker
             Disks = [.. budget.Pool.DiskIds],
             // What stands fits where it stands, whatever the sums say of it.
             Room = ByteSize.Max(budget.Room.Usable, budget.Claimed.Value),
-            Other = other,
-            Used = other + own,
+            Other = budget.BesideGuests,
+            Used = budget.Claimed.Value,
         };
     }
 }

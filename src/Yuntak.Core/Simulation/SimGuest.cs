@@ -64,9 +64,6 @@ internal sealed class SimGuest
     /// <summary>The bridges its places on networks hang on.</summary>
     public ImmutableHashSet<string> Bridges { get; set; } = [];
 
-    /// <summary>The addresses that are its own.</summary>
-    public ImmutableHashSet<string> Addresses { get; set; } = [];
-
     /// <summary>The shares it finds at their places.</summary>
     public ImmutableHashSet<string> Shares { get; set; } = [];
 

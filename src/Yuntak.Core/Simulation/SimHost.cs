@@ -37,9 +37,6 @@ internal sealed class SimHost
     /// <summary>Its bridges by name.</summary>
     public ImmutableDictionary<string, PlannedBridge> Bridges { get; set; } = ImmutableDictionary<string, PlannedBridge>.Empty;
 
-    /// <summary>Its own places on networks.</summary>
-    public ImmutableList<Leg> Legs { get; set; } = [];
-
     /// <summary>Its disks by stable id.</summary>
     public ImmutableHashSet<string> Disks { get; set; } = [];
 

@@ -140,7 +140,7 @@ internal sealed partial class SimHouse
         (guest.Figures, guest.Memory, guest.Family) = (was.Figures, was.Memory, was.Family);
         // What another's engine runs is where that one is by now.
         guest.Host = was.Figures.RunsIn is { } outer ? Guest(outer).Host : was.Host;
-        (guest.Bridges, guest.Addresses, guest.Devices, guest.Shares) = (was.Bridges, was.Addresses, was.Devices, was.Shares);
+        (guest.Bridges, guest.Devices, guest.Shares) = (was.Bridges, was.Devices, was.Shares);
         Enter(guest);
         Follow(guest);
         Start(was.Id);

@@ -39,7 +39,6 @@ internal sealed partial class SimHouse
                 System = system,
                 Bulk = bulk,
                 Bridges = needs.Bridges,
-                Addresses = needs.Addresses,
                 Family = needs.Family,
                 Installed = needs.Figures.Kind != GuestKind.Machine,
             }
@@ -203,7 +202,7 @@ internal sealed partial class SimHouse
         guest.Bulk = Resized(guest.Bulk, needs.Bulk, guest.Written);
         Exit(guest);
         (guest.Figures, guest.Host, guest.Memory) = (needs.Figures, needs.Host, needs.Memory);
-        (guest.Bridges, guest.Addresses, guest.Family) = (needs.Bridges, needs.Addresses, needs.Family);
+        (guest.Bridges, guest.Family) = (needs.Bridges, needs.Family);
         Enter(guest);
         Follow(guest);
     }

@@ -25,7 +25,6 @@ internal sealed partial class SimHouse
             System = needs.System,
             Bulk = needs.Bulk,
             Bridges = needs.Bridges,
-            Addresses = needs.Addresses,
             Family = needs.Family,
             Devices = life >= LifeStage.DevicesAttached ? needs.Devices : [],
             Shares = life >= LifeStage.SharesIn ? needs.Shares : [],
@@ -38,12 +37,6 @@ internal sealed partial class SimHouse
         if (life >= LifeStage.ServiceIn)
         {
             guest.Settled = guest.Settled.Add("service");
-        }
-
-        if (life >= LifeStage.FirstBackup)
-        {
-            // Whoever serves has been copied once; whether the copy is young enough is asked by the step before anything is done to it.
-            guest.Settled = guest.Settled.Add("copied once");
         }
 
         Add(guest);

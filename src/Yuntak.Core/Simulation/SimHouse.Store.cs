@@ -14,7 +14,6 @@ internal sealed partial class SimHouse
         foreach (var pool in host.Pools.Values.Where(p => p.Disks.Contains(wiped)))
         {
             Lose($"{wiped}, which was in {pool.Name} on {host.Name}");
-            pool.Whole = false;
             pool.Disks = pool.Disks.Remove(wiped);
         }
 

@@ -28,9 +28,6 @@ internal sealed class SimPool
     /// <summary>Whether everything in it has been copied elsewhere.</summary>
     public bool CopiedAway { get; set; }
 
-    /// <summary>Whether it is whole: a rebuild has come to its end.</summary>
-    public bool Whole { get; set; } = true;
-
     /// <summary>Steps that were done to it.</summary>
     public ImmutableHashSet<string> Settled { get; set; } = [];
 

@@ -22,7 +22,7 @@ public static class RehearsalAnswer
                         ["number"] = s.Number,
                         ["startsMinute"] = s.Starts,
                         ["endsMinute"] = s.Ends,
-                        ["outcome"] = Word(s.Outcome),
+                        ["outcome"] = s.Outcome.Word(),
                         ["message"] = s.Message,
                     }),
                 ]),
@@ -43,7 +43,7 @@ public static class RehearsalAnswer
                         ["name"] = f.Fault.Name,
                         ["step"] = f.Step,
                         ["number"] = f.Number,
-                        ["outcome"] = Word(f.Outcome),
+                        ["outcome"] = f.Outcome.Word(),
                         ["message"] = f.Message,
                         ["cost"] = f.Cost,
                     }),
@@ -62,14 +62,4 @@ public static class RehearsalAnswer
                 ]),
             }
         );
-
-    private static string Word(StepOutcome outcome) =>
-        outcome switch
-        {
-            StepOutcome.Done => "done",
-            StepOutcome.Refused => "refused",
-            StepOutcome.Caught => "caught",
-            StepOutcome.Harmless => "harmless",
-            StepOutcome.Missed => "missed",
-        };
 }

@@ -44,9 +44,7 @@ public static class RehearsalText
         Line(rehearsal.NoReturn is { } last ? $"No way back after {last.Number} {last.Step.What}." : "Every step can be taken back.");
         foreach (var fault in rehearsal.Faults)
         {
-            Line(
-                $"{fault.Fault.Name} at {fault.Number}, {fault.Outcome.ToString().ToLowerInvariant()}: {fault.Message} It would cost: {fault.Cost}"
-            );
+            Line($"{fault.Fault.Name} at {fault.Number}, {fault.Outcome.Word()}: {fault.Message} It would cost: {fault.Cost}");
         }
 
         foreach (var remark in rehearsal.Remarks)
@@ -62,6 +60,5 @@ public static class RehearsalText
         return text.ToString();
     }
 
-    private static string Words(RehearsedStep step) =>
-        step.Message.Length > 0 ? $"{step.Outcome.ToString().ToLowerInvariant()}. {step.Message}" : "done";
+    private static string Words(RehearsedStep step) => step.Message.Length > 0 ? $"{step.Outcome.Word()}. {step.Message}" : "done";
 }

@@ -12,7 +12,13 @@ namespace Yuntak.Formats.Exports;
 /// <summary>The sittings of a runbook as appointments (iCalendar, RFC 5545), one an evening, and what has to be looked at again later.</summary>
 public static class SittingCalendar
 {
+    /// <summary>The hour an evening begins at.</summary>
+    public const int EveningHour = 19;
+
     private const int AfterAWeek = 7;
+
+    /// <summary>When the next evening begins, of a time at the place.</summary>
+    public static DateTime NextEvening(DateTimeOffset now) => now.Date.AddDays(1).AddHours(EveningHour);
 
     /// <summary>The calendar file.</summary>
     /// <param name="rehearsal">The rehearsed runbook.</param>

@@ -119,7 +119,7 @@ internal static class FileEndpoints
             ? $"{(answer.Fit == Fit.Fits ? "fits" : "tight")}: {answer.After.Memory.Spare} spare, {Numbers.OneDecimal(answer.After.Processor.Peak.Value.Value)} of {Numbers.OneDecimal(answer.After.Processor.Effective.Value.Value)} cores"
             : "no: " + answer.Limits[0].Text;
 
-    private static IResult Download(string text, string type, string name) =>
+    internal static IResult Download(string text, string type, string name) =>
         Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
 
     /// <summary>The draft with the marks of what stands.</summary>

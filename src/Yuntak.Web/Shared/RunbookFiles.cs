@@ -1,4 +1,3 @@
-using System.Text;
 using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
@@ -11,8 +10,6 @@ namespace Yuntak.Web.Shared;
 /// <summary>The files that go with a runbook: scripts, calendar, first-start files, envelopes.</summary>
 internal static class RunbookFiles
 {
-    private const int EveningHour = 19;
-
     public static void Map(IEndpointRouteBuilder app)
     {
         app.MapGet("/files/script/{host}", ScriptAsync);
@@ -35,7 +32,7 @@ internal static class RunbookFiles
         var found = desk.Lab.Host(new HostId(host)) ?? desk.AsBuilt.Lab.Host(new HostId(host));
         return found is null
             ? Results.NotFound()
-            : Download(EveningScript.Of(desk.Runbook, found), "application/x-sh", $"{Names.Slug(found.Name)}-runbook.sh");
+            : FileEndpoints.Download(EveningScript.Of(desk.Runbook, found), "application/x-sh", $"{Names.Slug(found.Name)}-runbook.sh");
     }
 
     /// <summary>The sittings, the first tomorrow evening.</summary>
@@ -43,8 +40,8 @@ internal static class RunbookFiles
     {
         var rehearsal = (await desks.LoadAsync()).Rehearsal;
         var sittings = Sitting.Of(rehearsal, Math.Clamp(minutes ?? Sitting.Usual, Sitting.Shortest, Sitting.Longest));
-        var first = clock.GetLocalNow().Date.AddDays(1).AddHours(EveningHour);
-        return Download(SittingCalendar.Of(rehearsal, sittings, first, clock.GetUtcNow()), "text/calendar", "runbook.ics");
+        var first = SittingCalendar.NextEvening(clock.GetLocalNow());
+        return FileEndpoints.Download(SittingCalendar.Of(rehearsal, sittings, first, clock.GetUtcNow()), "text/calendar", "runbook.ics");
     }
 
     private static async Task<IResult> GuestAsync(
@@ -58,10 +55,7 @@ internal static class RunbookFiles
     {
         var desk = await desks.LoadAsync();
         return desk.Lab.Guest(new GuestId(guest)) is { } found && fits(found)
-            ? Download(file(desk.Assessment, found), type, $"{Names.Slug(found.Name)}-{name}")
+            ? FileEndpoints.Download(file(desk.Assessment, found), type, $"{Names.Slug(found.Name)}-{name}")
             : Results.NotFound();
     }
-
-    private static IResult Download(string text, string type, string name) =>
-        Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name);
 }

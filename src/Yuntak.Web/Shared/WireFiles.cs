@@ -1,4 +1,3 @@
-using System.Text;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Wires;
@@ -47,8 +46,5 @@ internal static class WireFiles
         Func<HouseWires, string?> write,
         string name,
         string type = "text/plain"
-    ) =>
-        write((await desks.LoadAsync()).Assessment.Wires) is { } text
-            ? Results.File(Encoding.UTF8.GetBytes(text), $"{type}; charset=utf-8", name)
-            : Results.NotFound();
+    ) => write((await desks.LoadAsync()).Assessment.Wires) is { } text ? FileEndpoints.Download(text, type, name) : Results.NotFound();
 }

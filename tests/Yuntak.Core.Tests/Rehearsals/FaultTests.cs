@@ -1,4 +1,5 @@
 using CsCheck;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Rehearsals;
 using Yuntak.Tests;
@@ -27,5 +28,27 @@ public class FaultTests
             },
             iter: 150
         );
+    }
+
+    [Fact]
+    public void A_device_that_is_busy_is_shown_by_the_host()
+    {
+        var struck = 0;
+        DeviceGens
+            .AnyLab(2, 8)
+            .Sample(
+                lab =>
+                {
+                    var draft = Gens.Try(lab, DeviceEdits.Assign());
+                    var tried = Rehearsal
+                        .Of(draft with { Guests = [] }, draft, allFaults: true)
+                        .Faults.Where(f => f.Fault.Name == "device-busy")
+                        .ToList();
+                    tried.ShouldAllBe(f => f.Outcome == StepOutcome.Caught && f.Message.StartsWith("Device or resource busy"));
+                    Interlocked.Add(ref struck, tried.Count);
+                },
+                iter: 20
+            );
+        struck.ShouldBeGreaterThan(5);
     }
 }

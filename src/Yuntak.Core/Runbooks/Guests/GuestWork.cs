@@ -3,6 +3,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
@@ -94,8 +95,7 @@ internal abstract record GuestWork(GuestId Of) : Work
             : [];
 
     /// <summary>What a guest takes of its host's memory; one inside another takes it of that one.</summary>
-    public static ByteSize Memory(Sums sums, Guest guest) =>
-        guest.RunsIn is null ? new MemoryShare(guest, sums.Guest(guest.Id)).Committed : ByteSize.Zero;
+    public static ByteSize Memory(Sums sums, Guest guest) => GuestRoom.MemoryOf(sums, guest);
 
     /// <summary>A guest takes over the planned figures, and stays as far in its life as it is.</summary>
     protected static Lab Settle(Lab stands, Plan plan, Guest planned)

@@ -3,6 +3,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Simulation;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -32,7 +33,7 @@ internal sealed record HandedDevice(DeviceNeed Need, ClaimWay Way, string Device
             .SequenceEqual(Of(labAfter, after).Select(d => d.Key).Order(StringComparer.Ordinal));
 
     /// <summary>Way and device, as a tick belongs to them.</summary>
-    public string Key => $"{LabWords.Ways.Word(Way)} {Device}";
+    public string Key => GuestNeeds.DeviceKey(Way, Device);
 
     /// <summary>The lines of some layers, for people to type.</summary>
     public IEnumerable<StepValue> Lines(Plan plan, HostId? host, params ClaimLayer[] layers) =>

@@ -41,7 +41,7 @@ internal sealed record FitMemory(HostId Host, ByteSize Memory, ValueList<GuestId
     {
         house.PowerOff(Host);
         host.Memory = Memory;
-        host.Keeps = plan.Sums.Host(Host)!.Memory.HostBase + plan.Sums.Host(Host)!.Memory.CacheFloor;
+        host.Keeps = plan.Sums.Host(Host)!.Memory.Kept;
         house.PowerOn(Host);
     }
 }

@@ -36,14 +36,6 @@ internal abstract record PoolAct(HostId Host, string Pool) : Act
     private protected virtual string Now => Pool;
 
     /// <summary>The room the planned pool has, and what lies in it beside the volumes of guests.</summary>
-    private protected (ByteSize Room, ByteSize Other) RoomOf(Plan plan)
-    {
-        if (plan.Sums.Host(Host) is not { } there || there.Pool(Pool) is not { } budget)
-        {
-            return default;
-        }
-
-        var own = there.Guests.Aggregate(ByteSize.Zero, (sum, g) => sum + budget.ClaimOf(g));
-        return (budget.Room.Usable, ByteSize.Max(ByteSize.Zero, budget.Claimed.Value - own));
-    }
+    private protected (ByteSize Room, ByteSize Other) RoomOf(Plan plan) =>
+        plan.Sums.Host(Host)?.Pool(Pool) is { } budget ? (budget.Room.Usable, budget.BesideGuests) : default;
 }

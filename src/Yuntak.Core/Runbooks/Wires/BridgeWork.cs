@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Runbooks;
@@ -65,6 +66,22 @@ internal sealed record BridgeWork(HostId Of) : Work
 
     /// <summary>The planned bridges that were read to be there as planned.</summary>
     public static IEnumerable<PlannedBridge> ReadAsPlanned(Host host) => host.Wires.Bridges.Where(b => WasRead(host, b));
+
+    /// <summary>
+    /// The bridges that stand, with all that no act is for: those read as planned are as planned, and those that are planned no more but were read are let be.
+    /// </summary>
+    public static ValueList<PlannedBridge> Known(Host stands, Host draft)
+    {
+        ValueList<PlannedBridge> read = [.. ReadAsPlanned(draft)];
+        return
+        [
+            .. stands.Wires.Bridges.Where(b =>
+                read.All(r => r.Name != b.Name)
+                && (draft.Wires.Bridges.Any(d => d.Name == b.Name) || draft.Hardware.Bridges.All(r => r.Name != b.Name))
+            ),
+            .. read,
+        ];
+    }
 
     private static bool WasRead(Host host, PlannedBridge bridge) =>
         bridge is { Aware: false, Mtu: null or Network.UsualMtu }

@@ -31,6 +31,5 @@ internal sealed record SetHostAddress(HostId Host, Leg Leg) : HostAct(Host)
 
     internal override string? AtAddress => Leg.Address;
 
-    internal override void Affect(SimHouse house, SimHost host, Plan plan) =>
-        host.Legs = host.Legs.RemoveAll(l => l.Network == Leg.Network).Add(Leg);
+    internal override void Affect(SimHouse house, SimHost host, Plan plan) { }
 }
