@@ -14,11 +14,6 @@ public class SafetyTests
 {
     private static readonly HostId Kiln = new("kiln");
 
-    private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
-        Changes.AnyPair,
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
-    );
-
     /// <summary>A host with a boot disk, a flash pool, and six disks of 4 TB, four of them joined.</summary>
     private static readonly Lab Lab = Small.Lab(
         Small.Host("kiln") with
@@ -34,13 +29,13 @@ public class SafetyTests
 
     [Fact]
     public void Nothing_that_stands_or_is_still_needed_is_ever_wiped() =>
-        AnyTwo.Sample(pair => Followed.Harm(pair.Stands, RunbookBuilder.Build(pair.Stands, pair.Draft)).ShouldBeNull(), iter: 400);
+        Changes.AnyTwo.Holds(pair => Followed.Harm(pair.Stands, RunbookBuilder.Build(pair.Stands, pair.Draft)).ShouldBeNull(), iter: 400);
 
     [Fact]
     public void The_acts_applied_to_what_stands_give_exactly_the_draft()
     {
         var (reached, stopped) = (0, 0);
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var built = Followed.ToTheEnd(pair.Stands, pair.Draft);
@@ -64,7 +59,7 @@ public class SafetyTests
 
     [Fact]
     public void No_step_waits_for_one_that_comes_later() =>
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var seen = new HashSet<string>();
@@ -328,7 +323,7 @@ public class SafetyTests
     [Fact]
     public void Whatever_is_planned_nothing_that_stands_is_begun_from_nothing() =>
         Gen.Select(Gens.AnyLab, Gens.AnyLab)
-            .Sample(
+            .Holds(
                 (stands, draft) =>
                 {
                     var built = stands with { Guests = [.. stands.Guests.Select(g => g with { Life = LifeStage.InService })] };
@@ -389,5 +384,30 @@ public class SafetyTests
         var draft = stands.With(GuestEdits.Place(new GuestId("nest"), new HostId("wren")));
         RunbookBuilder.Build(stands, draft).Sections.Select(s => s.Key).ShouldBe(["move-guest/nest"]);
         Followed.Same(Followed.ToTheEnd(stands, draft), draft).ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData("kiln")]
+    [InlineData("wren")]
+    public void A_guest_is_left_with_less_room_only_after_what_leaves_it_has_taken_its_data_along(string host)
+    {
+        var nest = new GuestId("nest");
+        var papers = new GuestId("papers");
+        var stands = Small
+            .Lab(Small.Host("kiln", 64, 8, 16, 8), Small.Host("wren", 64, 8, 16, 8))
+            .WithGuestOn(Small.Guest("nest", "app-engine", GuestKind.SystemContainer), "kiln")
+            .WithGuestOn(Small.Guest("papers", "file-cloud", GuestKind.AppStack), "kiln")
+            .With(NestingEdits.RunIn(papers, nest))
+            .With(GuestEdits.Change(nest, g => g with { Overrides = new SizeOverrides(Bulk: ByteSize.FromGiB(900)) }));
+        var draft = stands
+            .With(GuestEdits.Change(papers, g => g with { Kind = GuestKind.SystemContainer, Folders = [], RunsIn = null }))
+            .With(GuestEdits.Place(papers, new HostId("kiln")))
+            .With(GuestEdits.Change(nest, g => g with { Overrides = SizeOverrides.None }))
+            .With(GuestEdits.Place(nest, new HostId(host)));
+        RunbookBuilder
+            .Build(stands, draft)
+            .Sections.Select(s => s.Key)
+            .ShouldBe(["change-guest/papers", host == "kiln" ? "change-guest/nest" : "move-guest/nest"]);
+        Rehearsals.EveryOrder.Reaches(RunbookBuilder.Build(stands, draft)).ShouldBeTrue();
     }
 }

@@ -157,6 +157,7 @@ internal sealed record ChangeGuest(GuestId Of) : GuestWork(Of)
         [
             .. PoolsOf(After(plan)!),
             .. WiresOf(plan, After(plan)!),
+            .. Deserted(plan),
             .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
         ];
 

@@ -88,6 +88,16 @@ internal abstract record GuestWork(GuestId Of) : Work
             .. guest.Mounts.Select(m => Condition.Shared(m.Share)),
         ];
 
+    /// <summary>
+    /// A guest that is left with less room waits for those that run inside it and leave: their data is in its disks, and does not come back from a backup that is to fill
+    /// smaller ones.
+    /// </summary>
+    protected IEnumerable<Condition> Deserted(Plan plan)
+    {
+        var (was, becomes) = (plan.Standing.Guest(Of), plan.Sums.Guest(Of));
+        return becomes.SystemDisk < was.SystemDisk || becomes.Bulk < was.Bulk ? [Condition.Deserted(Of)] : [];
+    }
+
     /// <summary>The pools a guest no longer keeps anything in.</summary>
     protected static IEnumerable<Condition> Emptied(Guest before) =>
         before.Placement is { } place

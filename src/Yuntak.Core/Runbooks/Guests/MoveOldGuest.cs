@@ -60,6 +60,7 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
             Condition.Stands(plan.Draft.HostOf(After(plan)!)!.Id),
             .. PoolsOf(After(plan)!),
             .. WiresOf(plan, After(plan)!),
+            .. Deserted(plan),
             .. After(plan)!.RunsIn is { } outer ? [Condition.Ready(outer), Condition.Changed(outer)] : Array.Empty<Condition>(),
         ];
 
