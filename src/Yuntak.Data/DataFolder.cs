@@ -51,6 +51,7 @@ public static class DataFolder
         services.AddSingleton<IDbContextFactory<YuntakDb>>(new DatabaseFile(Database(folder)));
         services.AddSingleton<LabStore>();
         services.AddSingleton<ReadingStore>();
+        services.AddSingleton<PhotoStore>();
         services.AddSingleton<Thinning>();
         return services;
     }

@@ -14,6 +14,9 @@ public sealed class YuntakDb(DbContextOptions<YuntakDb> options) : DbContext(opt
     /// <summary>Texts people gave to be read, so that none is lost.</summary>
     public DbSet<ReadingRow> Readings => Set<ReadingRow>();
 
+    /// <summary>Photos kept with steps of the runbook.</summary>
+    public DbSet<PhotoRow> Photos => Set<PhotoRow>();
+
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
     {
@@ -39,6 +42,11 @@ public sealed class YuntakDb(DbContextOptions<YuntakDb> options) : DbContext(opt
             reading.ToTable("readings");
             reading.HasIndex(r => r.At);
             reading.HasIndex(r => r.Hash).IsUnique();
+        });
+        modelBuilder.Entity<PhotoRow>(photo =>
+        {
+            photo.ToTable("photos");
+            photo.HasIndex(p => p.Step);
         });
     }
 }

@@ -54,6 +54,35 @@ public sealed class RackTests
     }
 
     [Fact]
+    public async Task A_photo_is_made_smaller_before_it_is_sent()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true, width: 1800);
+        person.Go("/Runbook");
+        var file = Path.Combine(Path.GetTempPath(), $"screen-{Guid.NewGuid():N}.png");
+        await File.WriteAllBytesAsync(
+            file,
+            ((ITakesScreenshot)person.Driver).GetScreenshot().AsByteArray,
+            TestContext.Current.CancellationToken
+        );
+        try
+        {
+            person.Click("#step-1-1 details.write summary");
+            person.Find("#step-1-1 input[type=file]").SendKeys(file);
+            person.Until(
+                "return document.querySelector('#step-1-1 input[type=file]').files[0].name === 'photo.jpg'",
+                "it was not made smaller"
+            );
+            person.Click("#step-1-1 form[action*=Photo] button");
+            person.Find("#step-1-1 .photos img");
+            person.Until("return document.querySelector('.photos img').naturalWidth === 1600", "it is not as wide as it was made");
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+    }
+
+    [Fact]
     public async Task The_play_head_moves_by_arrows()
     {
         await using var person = await SliceSession.OpenAsync(demo: true);

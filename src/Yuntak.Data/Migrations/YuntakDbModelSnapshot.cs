@@ -40,6 +40,41 @@ namespace Yuntak.Data.Migrations
                     b.ToTable("labs", (string)null);
                 });
 
+            modelBuilder.Entity("Yuntak.Data.PhotoRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTime>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<DateTime?>("Gone")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Step")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Type")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Step");
+
+                    b.ToTable("photos", (string)null);
+                });
+
             modelBuilder.Entity("Yuntak.Data.ReadingRow", b =>
                 {
                     b.Property<long>("Id")

@@ -52,3 +52,21 @@ VALUES ('20261126155703_Second', '10.0.13');
 
 COMMIT;
 
+BEGIN TRANSACTION;
+CREATE TABLE "photos" (
+    "Id" INTEGER NOT NULL CONSTRAINT "PK_photos" PRIMARY KEY AUTOINCREMENT,
+    "Step" TEXT NOT NULL,
+    "What" TEXT NOT NULL,
+    "At" TEXT NOT NULL,
+    "Gone" TEXT NULL,
+    "Type" TEXT NOT NULL,
+    "Content" BLOB NOT NULL
+);
+
+CREATE INDEX "IX_photos_Step" ON "photos" ("Step");
+
+INSERT INTO "__EFMigrationsHistory" ("MigrationId", "ProductVersion")
+VALUES ('20261127153249_Third', '10.0.13');
+
+COMMIT;
+

@@ -125,22 +125,48 @@ public abstract class LabPageModel(DeskService desks, LabStore store) : PageMode
     /// <param name="step">The step.</param>
     /// <param name="then">Where to go; the same page when left out.</param>
     /// <param name="whenStale">Says in words what became of a step based on an old revision; without it the person chooses on a page of its own.</param>
-    protected async Task<IActionResult> StepAsync(
+    protected Task<IActionResult> StepAsync(
         Func<Task<CommitResult>> step,
         string? then = null,
         Func<CommitResult.Stale, string>? whenStale = null
-    )
-    {
-        try
-        {
-            if (await step() is CommitResult.Stale stale)
+    ) =>
+        RefusedAsync(
+            async () =>
             {
+                if (await step() is not CommitResult.Stale stale)
+                {
+                    return null;
+                }
+
                 if (whenStale is null)
                 {
                     return Clash(stale);
                 }
 
                 TempData[RefusalKey] = Short(whenStale(stale));
+                return null;
+            },
+            then
+        );
+
+    /// <summary>Does something that is no change of the lab and comes back to the same page. A refusal is shown there.</summary>
+    protected Task<IActionResult> KeepAsync(Func<Task> step) =>
+        RefusedAsync(
+            async () =>
+            {
+                await step();
+                return null;
+            },
+            null
+        );
+
+    private async Task<IActionResult> RefusedAsync(Func<Task<IActionResult?>> step, string? then)
+    {
+        try
+        {
+            if (await step() is { } elsewhere)
+            {
+                return elsewhere;
             }
         }
         catch (Refused refused)

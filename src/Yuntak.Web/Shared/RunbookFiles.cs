@@ -3,6 +3,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Rehearsals;
+using Yuntak.Data;
 using Yuntak.Formats.Exports;
 
 namespace Yuntak.Web.Shared;
@@ -14,6 +15,11 @@ internal static class RunbookFiles
     {
         app.MapGet("/files/script/{host}", ScriptAsync);
         app.MapGet("/files/runbook.ics", CalendarAsync);
+        app.MapGet(
+            "/files/photo/{id:long}",
+            async (long id, PhotoStore photos, CancellationToken cancel) =>
+                await photos.FindAsync(id, cancel) is var (content, type) ? Results.Bytes(content, type) : Results.NotFound()
+        );
         app.MapGet(
             "/files/cloud-config/{guest}",
             (string guest, DeskService desks) =>

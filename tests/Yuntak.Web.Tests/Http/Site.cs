@@ -71,7 +71,7 @@ public sealed class Site : IAsyncLifetime
             body.Add(new StringContent(value), key);
         }
 
-        body.Add(file, "file", name);
+        body.Add(file, form.QuerySelectorAll<IHtmlInputElement>("[type=file]").Single().Name!, name);
         var response = await Client.PostAsync(form.GetAttribute("action"), body);
         return Parser.ParseDocument(await response.Content.ReadAsStringAsync());
     }

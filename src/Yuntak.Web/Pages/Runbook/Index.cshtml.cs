@@ -13,11 +13,13 @@ using Yuntak.Web.Pages.Disks;
 using Yuntak.Web.Pages.Kit;
 using Yuntak.Web.Pages.Wants;
 using Yuntak.Web.Shared;
+using Yuntak.Web.Starting;
 
 namespace Yuntak.Web.Pages.Runbook;
 
 /// <summary>The ordered steps; ticking them off makes them as built.</summary>
-public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel(desks, store)
+[RequestSizeLimit(YuntakApp.LongestRequest)]
+public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore photos) : LabPageModel(desks, store)
 {
     private const int MostDone = 15;
     private const int AtOnce = 12;
@@ -124,7 +126,46 @@ public sealed class IndexModel(DeskService desks, LabStore store) : LabPageModel
         }
     }
 
-    public async Task OnGetAsync() => Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
+    /// <summary>The photos kept with steps, by the step.</summary>
+    public ILookup<string, StepPhoto> Photos { get; private set; } = Array.Empty<StepPhoto>().ToLookup(p => p.Step);
+
+    /// <summary>The photos of steps that have left the runbook since.</summary>
+    public IEnumerable<StepPhoto> PhotosOfOld => Photos.Where(p => Desk.Runbook.Steps.All(s => s.Id != p.Key)).SelectMany(p => p);
+
+    /// <summary>The photo that was taken away last and can be put back.</summary>
+    public StepPhoto? Gone { get; private set; }
+
+    public async Task OnGetAsync()
+    {
+        Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
+        Photos = (await photos.AllAsync(HttpContext.RequestAborted)).ToLookup(p => p.Step);
+        Gone = await photos.GoneAsync(HttpContext.RequestAborted);
+    }
+
+    /// <summary>Keeps a photo with a step.</summary>
+    public Task<IActionResult> OnPostPhotoAsync(string step, IFormFile? photo) =>
+        KeepAsync(async () =>
+        {
+            var found =
+                Desk.Runbook.Steps.FirstOrDefault(s => s.Id == step)
+                ?? throw new Refused("That step is no longer in the runbook: the draft has changed. No photo was kept.");
+            if (photo is not { Length: > 0 })
+            {
+                throw new Refused("Choose a photo first.");
+            }
+
+            // One byte more than is kept says that there is more.
+            await using var sent = photo.OpenReadStream();
+            var most = new byte[Math.Min(photo.Length, PhotoStore.Largest + 1)];
+            await sent.ReadExactlyAsync(most, HttpContext.RequestAborted);
+            await photos.KeepAsync(found.Id, found.What, most, HttpContext.RequestAborted);
+        });
+
+    /// <summary>Takes a photo away.</summary>
+    public Task<IActionResult> OnPostPhotoGoneAsync(long photo) => KeepAsync(() => photos.RemoveAsync(photo, HttpContext.RequestAborted));
+
+    /// <summary>Puts the photo back that was taken away last.</summary>
+    public Task<IActionResult> OnPostPhotoBackAsync(long photo) => KeepAsync(() => photos.PutBackAsync(photo, HttpContext.RequestAborted));
 
     public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string? took) =>
         ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, lab => RunbookTick.Off(Desk.Lab, step, Measured(took))(lab)));
