@@ -17,6 +17,12 @@ internal static class Changes
         from picks in Gen.Int[0, 1000].Array[24]
         select (Stands(lab), kinds.Select((kind, n) => Change(kind, picks, n * 4)).Aggregate(lab, Gens.Try));
 
+    /// <summary>Two labs that have something in common, or nothing: the second is planned where the first stands.</summary>
+    public static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
+        AnyPair,
+        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Stands(two.Item1), two.Item2))
+    );
+
     /// <summary>What stands is on a host; what is only asked for does not stand.</summary>
     public static Lab Stands(Lab lab) =>
         lab.Guests.Where(g => lab.HostOf(g) is null).Aggregate(lab, (l, g) => GuestEdits.Remove(g.Id)(l).Lab);

@@ -61,5 +61,5 @@ public sealed class FrontDoorTests : IAsyncLifetime
         box.SendKeys(text);
     }
 
-    private void Until(Func<IWebDriver, bool> holds) => new WebDriverWait(Driver, TimeSpan.FromSeconds(20)).Until(holds);
+    private void Until(Func<IWebDriver, bool> holds) => new WebDriverWait(Driver, TimeSpan.FromSeconds(40)).Until(holds);
 }

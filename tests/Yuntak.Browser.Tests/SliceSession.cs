@@ -8,7 +8,7 @@ namespace Yuntak.Browser.Tests;
 /// <summary>A person at the browser. Waits are for something to be seen, never for time to pass.</summary>
 internal sealed class SliceSession : IAsyncDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(20);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(40);
     private readonly RunningSite site;
     private readonly BrowserWindow browser;
 

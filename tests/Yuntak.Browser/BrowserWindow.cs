@@ -32,7 +32,7 @@ public sealed class BrowserWindow : IDisposable
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
-        Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(60));
+        Driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(120));
         Resize(width, height);
         Driver.ExecuteCdpCommand(
             "Emulation.setEmulatedMedia",

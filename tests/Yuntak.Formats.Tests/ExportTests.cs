@@ -20,7 +20,7 @@ public class ExportTests
     {
         var schema = await JsonSchema.FromFileAsync(Path.Combine(AppContext.BaseDirectory, "lib", "compose-spec.schema.min.json"));
         Gens.AnyLab.Where(l => l.Guests.Any(g => g.Kind == GuestKind.AppStack))
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     var tree = (JsonObject)JsonNode.Parse(Json(ComposeFile.Of(lab.Name, lab.Guests, lab.Book)))!;

@@ -34,11 +34,11 @@ public class LabFileTests
 
     [Fact]
     public void Any_lab_is_written_as_YAML_and_read_back_the_same() =>
-        Gens.AnyBuilt.Sample(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
+        Gens.AnyBuilt.Holds(lab => RoundTrip(lab, LabFile.ToYaml(lab)), iter: 300);
 
     [Fact]
     public void Any_lab_is_written_as_JSON_and_read_back_the_same() =>
-        Gens.AnyBuilt.Sample(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
+        Gens.AnyBuilt.Holds(lab => RoundTrip(lab, LabFile.ToJson(lab)), iter: 300);
 
     [Theory]
     [InlineData("saltmarsh-draft.yaml")]
@@ -171,7 +171,7 @@ public class LabFileTests
                 Pick.From("{", "}", "[", "]", ":", "- ", "\n", "\"", "'", "#", "&a", "*a", "!!x", "null", "\t")
             )
             select text.Remove(at, Math.Min(length, text.Length - at)).Insert(at, insert);
-        mutation.Sample(
+        mutation.Holds(
             t =>
             {
                 var reading = LabFile.Read(t);
@@ -186,7 +186,7 @@ public class LabFileTests
     {
         var schema = await SchemaAsync();
         schema.Validate(LabFile.ToJson(LabFile.Read(Demo("saltmarsh-draft.yaml")).Lab!)).ShouldBeEmpty();
-        Gens.AnyBuilt.Sample(lab => schema.Validate(LabFile.ToJson(lab)).Count == 0, iter: 100);
+        Gens.AnyBuilt.Holds(lab => schema.Validate(LabFile.ToJson(lab)).Count == 0, iter: 100);
     }
 
     [Theory]

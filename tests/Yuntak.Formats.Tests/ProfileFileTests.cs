@@ -33,7 +33,7 @@ public sealed class ProfileFileTests
 
     [Fact]
     public void Any_profile_is_written_and_read_back_the_same() =>
-        Gens.AnyProfile.Sample(
+        Gens.AnyProfile.Holds(
             profile =>
             {
                 var text = ProfileFile.ToYaml([profile]);
@@ -123,7 +123,7 @@ public sealed class ProfileFileTests
             from length in Gen.Int[0, 40]
             from insert in Gen.OneOf(Gen.String[0, 8], Pick.From("{", "}", "[", "]", ":", "\n", "null", "-1", "1e400", "NaN"))
             select Mixer.Remove(at, Math.Min(length, Mixer.Length - at)).Insert(at, insert);
-        mutation.Sample(
+        mutation.Holds(
             t =>
             {
                 var reading = ProfileFile.Read(t);

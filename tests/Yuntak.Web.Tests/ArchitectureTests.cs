@@ -84,6 +84,18 @@ public class ArchitectureTests
         large.ShouldBeEmpty();
     }
 
+    [Fact]
+    public void A_file_is_of_one_namespace_and_says_so_once()
+    {
+        var wrong =
+            from folder in new[] { "src", "tests" }
+            from file in Directory.EnumerateFiles(Path.Combine(Repository.Root, folder), "*.cs", SearchOption.AllDirectories)
+            where !file.Contains("/obj/") && !file.Contains("/bin/") && !file.Contains("/Migrations/")
+            where File.ReadLines(file).Any(l => l.StartsWith("namespace ", StringComparison.Ordinal) && !l.EndsWith(';'))
+            select file;
+        wrong.ShouldBeEmpty();
+    }
+
     /// <summary>In .NET it also matches the digits of other scripts, which no parser takes.</summary>
     [Fact]
     public void No_pattern_matches_digits_that_cannot_be_read()

@@ -16,7 +16,7 @@ public class FitCheckTests
     [Fact]
     public void Asking_gives_the_same_answer_as_doing()
     {
-        Gens.AnyLab.Sample(
+        Gens.AnyLab.Holds(
             lab =>
             {
                 var assessment = Assessment.Of(lab);

@@ -15,7 +15,7 @@ public class AssignmentTests
     public void A_verdict_agrees_with_the_rules_done_a_second_time() =>
         DeviceGens
             .AnyLab(1, 4)
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     var host = lab.Hosts[0];
@@ -60,7 +60,7 @@ public class AssignmentTests
     public void An_assignment_is_as_good_as_the_best_of_all_ways_tried() =>
         DeviceGens
             .AnyLab(1, 7)
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     var host = lab.Hosts[0];
@@ -87,7 +87,7 @@ public class AssignmentTests
         // Far more than any household has; how long it takes the bench measures.
         DeviceGens
             .AnyLab(12, 12 * 40)
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     var assigned = DeviceAssignment.Of(lab);
@@ -104,7 +104,7 @@ public class AssignmentTests
     public void Assigning_makes_no_new_clash_and_a_second_time_changes_nothing() =>
         DeviceGens
             .AnyLab(2, 8)
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     if (DeviceAssignment.Of(lab).ToTake.Count == 0)

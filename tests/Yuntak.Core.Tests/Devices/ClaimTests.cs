@@ -142,7 +142,7 @@ public class ClaimTests
     [Fact]
     public void Over_any_lab_a_group_is_never_split_and_what_the_host_needs_never_given() =>
         Gen.Select(Gens.AnyLab, Gen.Enum<DeviceNeed>())
-            .Sample(
+            .Holds(
                 (lab, need) =>
                 {
                     foreach (var guest in lab.Guests.Where(g => lab.HostOf(g) is not null))

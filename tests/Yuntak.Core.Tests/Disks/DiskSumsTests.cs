@@ -79,13 +79,13 @@ public class DiskSumsTests
             from line in Gen.Int[1, 50_000]
             from scale in Gen.Double[1, 3]
             select (
-                new PoolGrowth([new VolumeGrowth("x", ByteSize.FromGB(now), ByteSize.FromGB(month), share)]),
-                ByteSize.FromGB(line),
+                growth: new PoolGrowth([new VolumeGrowth("x", ByteSize.FromGB(now), ByteSize.FromGB(month), share)]),
+                line: ByteSize.FromGB(line),
                 scale
             );
-        any.Sample(
-            (growth, line, scale) =>
-                (growth.Reaches(line, Today, scale) ?? DateOnly.MaxValue) <= (growth.Reaches(line, Today) ?? DateOnly.MaxValue)
+        any.Holds(sample =>
+            (sample.growth.Reaches(sample.line, Today, sample.scale) ?? DateOnly.MaxValue)
+            <= (sample.growth.Reaches(sample.line, Today) ?? DateOnly.MaxValue)
         );
     }
 

@@ -118,7 +118,7 @@ public class LayoutChooserTests
             from sizes in Gen.Int[1, 200].Array[4, 16]
             from family in Gen.Enum<PoolFamily>()
             select (sizes.Select(s => new DiskSpec(ByteSize.FromGB(s * 100))).ToArray(), family);
-        any.Sample(
+        any.Holds(
             (disks, family) =>
             {
                 PoolPlan[] plans = [.. MoreAndMoreParity.Select(l => PoolPlan.Of(l, 1, family, disks))];

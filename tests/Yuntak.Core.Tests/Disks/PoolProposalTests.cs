@@ -40,9 +40,10 @@ public class PoolProposalTests
     [Fact]
     public void No_proposal_is_one_that_a_rule_minds_at_once() =>
         Gen.Select(Gen.Int[1, 8], Gen.Int[1, 20], Gen.Int[0, 70_000])
-            .Sample(
-                (count, terabytes, hours) =>
+            .Holds(
+                sample =>
                 {
+                    var (count, terabytes, hours) = sample;
                     Disk[] disks =
                     [
                         Boot(),

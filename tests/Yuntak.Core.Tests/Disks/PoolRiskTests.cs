@@ -30,13 +30,12 @@ public class PoolRiskTests
             from failure in Gen.Double[1e-7, 1e-3]
             from repair in Gen.Double[1e-3, 10]
             select (disks, failure, repair)
-        ).Sample(
-            (n, l, m) =>
-            {
-                var expected = (((2 * n) - 1) * l + m) / (n * (n - 1) * l * l);
-                BirthDeathChain.MeanHoursToLoss(n, 1, l, m).ShouldBe(expected, expected * 1e-9);
-            }
-        );
+        ).Holds(sample =>
+        {
+            var (n, l, m) = sample;
+            var expected = (((2 * n) - 1) * l + m) / (n * (n - 1) * l * l);
+            BirthDeathChain.MeanHoursToLoss(n, 1, l, m).ShouldBe(expected, expected * 1e-9);
+        });
 
     [Fact]
     [Reference("the closed form for two parity disks, by hand from h₀ = 1/λ₀, hᵢ = (1 + μhᵢ₋₁)/λᵢ, in decimal arithmetic")]

@@ -70,16 +70,15 @@ public class PoolRoomTests
             from family in Gen.Enum<PoolFamily>()
             from disks in Gen.Long[1L << 28, 1L << 45].Select(b => new ByteSize(b)).Array[1, 16]
             select (layout, family, disks);
-        any.Sample(
-            (layout, family, disks) =>
-            {
-                var room = PoolRoom.Of(layout, family, disks);
-                return room.Raw >= room.AfterParity
-                    && room.AfterParity >= room.AfterPadding
-                    && room.AfterPadding >= room.Usable
-                    && room.Usable >= room.Comfort;
-            }
-        );
+        any.Holds(sample =>
+        {
+            var (layout, family, disks) = sample;
+            var room = PoolRoom.Of(layout, family, disks);
+            return room.Raw >= room.AfterParity
+                && room.AfterParity >= room.AfterPadding
+                && room.AfterPadding >= room.Usable
+                && room.Usable >= room.Comfort;
+        });
     }
 
     [Fact]

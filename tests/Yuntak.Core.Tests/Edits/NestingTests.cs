@@ -119,7 +119,7 @@ public class NestingTests
 
     [Fact]
     public void In_any_lab_the_inner_guests_add_up_in_the_outer_ones_and_nowhere_else() =>
-        Gens.AnyLab.Sample(
+        Gens.AnyLab.Holds(
             lab =>
             {
                 var assessment = Assessment.Of(lab);

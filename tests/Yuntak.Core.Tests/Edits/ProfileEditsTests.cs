@@ -104,9 +104,10 @@ public class ProfileEditsTests
             from which in Gen.Int[0, Math.Max(0, profile.Loads.Count - 1)]
             from kind in Gen.Enum<GuestKind>()
             select (profile, shares, which, kind)
-        ).Sample(
-            (profile, shares, which, kind) =>
+        ).Holds(
+            sample =>
             {
+                var (profile, shares, which, kind) = sample;
                 // A question of yes or no is no amount: answered the other way, one thing may take the place of another.
                 if (profile.Loads.Count == 0 || profile.Loads[which].YesNo)
                 {

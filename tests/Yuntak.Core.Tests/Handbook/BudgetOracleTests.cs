@@ -38,9 +38,10 @@ public class BudgetOracleTests
             from threads in Gen.Int[1, 2]
             from cache in Gen.Bool
             select (guests, memory, cores, threads, cache)
-        ).Sample(
-            (guests, gib, cores, threadsPerCore, cache) =>
+        ).Holds(
+            sample =>
             {
+                var (guests, gib, cores, threadsPerCore, cache) = sample;
                 var host = HostOf(gib, cores, cores * threadsPerCore, cache);
                 var lab = guests
                     .Select((g, n) => (g, n))

@@ -24,9 +24,10 @@ public class PoolOracleTests
             from shuffled in Gen.Shuffle(sizes)
             where sizes.Length >= groups * (parity + 1)
             select (sizes, shuffled, parity, groups)
-        ).Sample(
-            (sizes, shuffled, parity, groups) =>
+        ).Holds(
+            sample =>
             {
+                var (sizes, shuffled, parity, groups) = sample;
                 var layout = PoolLayout.Parity1 + (parity - 1);
                 var room = Plan(layout, groups, sizes).Room.AfterParity.TB;
                 Plan(layout, groups, shuffled).Room.AfterParity.TB.ShouldBe(room, 1e-9);
@@ -50,7 +51,7 @@ public class PoolOracleTests
     [Fact]
     public void What_is_offered_comes_out_the_same_when_it_is_asked_for_and_when_it_is_planned() =>
         Pick.From("4x8TB,5x2TB", "17x4TB", "3x2TB,4x6TB,1x6TB", "29x8TB", "7x1TB,3x12TB,2x4TB")
-            .Sample(text =>
+            .Holds(text =>
             {
                 var disks = DiskText.Disks(text);
                 foreach (var way in LayoutChooser.For(disks))
@@ -136,9 +137,10 @@ public class PoolOracleTests
             from spare in Gen.Bool
             where large > small
             select (large, small, many, few, parity, years, spare)
-        ).Sample(
-            (large, small, many, few, parity, years, spare) =>
+        ).Holds(
+            sample =>
             {
+                var (large, small, many, few, parity, years, spare) = sample;
                 List<DiskGroup> groups =
                 [
                     new(PoolLayout.Parity1 + (parity - 1), [.. Enumerable.Repeat(new DiskSpec(ByteSize.FromTB(large)), many)]),

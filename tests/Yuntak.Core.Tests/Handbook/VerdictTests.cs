@@ -70,9 +70,10 @@ public class VerdictTests
             from groups in Gen.Int[1, 2]
             where layout != PoolLayout.Single && sizes.Length >= layout.FewestDisks() * groups
             select (layout, sizes, flash, years, groups)
-        ).Sample(
-            (layout, sizes, flash, years, groups) =>
+        ).Holds(
+            sample =>
             {
+                var (layout, sizes, flash, years, groups) = sample;
                 var kind = flash ? DiskKind.SataFlash : DiskKind.Spinning;
                 Disk[] disks = [.. sizes.OrderDescending().Select((s, n) => new Disk($"p{n}", $"sd{n}", ByteSize.FromTB(s), kind))];
                 var family = PoolFamily.BlockArray;

@@ -169,7 +169,7 @@ public class HostUpdateTests
     [Fact]
     public void Every_fact_that_can_be_set_takes_back_what_it_shows()
     {
-        Gens.AnyLab.Sample(
+        Gens.AnyLab.Holds(
             lab =>
             {
                 foreach (var host in lab.Hosts)

@@ -9,15 +9,10 @@ namespace Yuntak.Core.Tests.Rehearsals;
 /// <summary>What goes wrong for people goes wrong on simulated hosts, and the host or the step's own check shows it.</summary>
 public class FaultTests
 {
-    private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
-        Changes.AnyPair,
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
-    );
-
     [Fact]
     public void No_fault_at_any_step_of_any_runbook_goes_unseen_and_does_harm()
     {
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var rehearsal = Rehearsal.Of(pair.Stands, pair.Draft, allFaults: true);
@@ -36,7 +31,7 @@ public class FaultTests
         var struck = 0;
         DeviceGens
             .AnyLab(2, 8)
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     var draft = Gens.Try(lab, DeviceEdits.Assign());

@@ -10,21 +10,16 @@ namespace Yuntak.Core.Tests.Rehearsals;
 /// <summary>A runbook that stops half-way: it is resumed, it is taken back, or the power goes.</summary>
 public class HalfWayTests
 {
-    private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
-        Changes.AnyPair,
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
-    );
-
     [Fact]
     public void Work_on_guests_is_taken_back_from_any_step_to_what_stood()
     {
         var taken = 0;
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var runbook = RunbookBuilder.Build(pair.Stands, pair.Draft);
                 var house = Beginning.Of(runbook);
-                if (!CanStandAsItDoes(house))
+                if (!WayBack.CanStandAsItDoes(house))
                 {
                     return;
                 }
@@ -33,7 +28,7 @@ public class HalfWayTests
                 {
                     var before = house.Copy();
                     // Pools may have other names by then than what stood; where the work began is what it goes back to.
-                    var names = PoolsAreAsTheyStood(runbook, section) && CanStandAsItDoes(before);
+                    var names = PoolsAreAsTheyStood(runbook, section) && WayBack.CanStandAsItDoes(before);
                     List<RunbookStep> done = [];
                     foreach (var step in section.Steps)
                     {
@@ -71,12 +66,12 @@ public class HalfWayTests
     [Fact]
     public void A_power_cut_at_any_step_loses_nothing_and_the_rest_can_be_done()
     {
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var runbook = RunbookBuilder.Build(pair.Stands, pair.Draft);
                 var rehearsal = Rehearsal.Of(runbook);
-                if (!rehearsal.ReachesDraft || rehearsal.Steps.Count is 0 or > 60 || !CanStandAsItDoes(Beginning.Of(runbook)))
+                if (!rehearsal.ReachesDraft || rehearsal.Steps.Count is 0 or > 60 || !WayBack.CanStandAsItDoes(Beginning.Of(runbook)))
                 {
                     return;
                 }
@@ -126,7 +121,7 @@ public class HalfWayTests
     [Fact]
     public void What_is_half_done_goes_on_from_where_it_stopped()
     {
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var first = RunbookBuilder.Build(pair.Stands, pair.Draft);
@@ -150,7 +145,7 @@ public class HalfWayTests
 
                 var rest = Rehearsal.Of(built, pair.Draft);
                 // A disk of a host that has joined is asked about before it is wiped, also where nobody had read the host before.
-                if (rest.Steps.Any(s => !s.Step.Act.CanBeDone) || !CanStandAsItDoes(Beginning.Of(rest.Runbook)))
+                if (rest.Steps.Any(s => !s.Step.Act.CanBeDone) || !WayBack.CanStandAsItDoes(Beginning.Of(rest.Runbook)))
                 {
                     return;
                 }
@@ -162,11 +157,6 @@ public class HalfWayTests
             iter: 60
         );
     }
-
-    /// <summary>Random labs have guests that could never have started where they stand: for another family, or beyond the memory of their host.</summary>
-    private static bool CanStandAsItDoes(SimHouse house) =>
-        house.Hosts.All(h => h.FreeMemory.Bytes >= 0)
-        && house.Guests.All(g => g.Family is null || ProcessorFamily.Runs(house.HostIf(g.Host)!.Processor.Architecture, g.Family));
 
     private static bool PoolsAreAsTheyStood(Runbook runbook, RunbookSection section) =>
         section

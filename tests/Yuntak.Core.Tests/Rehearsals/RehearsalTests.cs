@@ -12,11 +12,6 @@ namespace Yuntak.Core.Tests.Rehearsals;
 /// <summary>Runbooks taken against simulated hosts, over random labs.</summary>
 public class RehearsalTests
 {
-    private static readonly Gen<(Lab Stands, Lab Draft)> AnyTwo = Gen.OneOf(
-        Changes.AnyPair,
-        Gen.Select(Gens.AnyLab, Gens.AnyLab).Select(two => (Changes.Stands(two.Item1), two.Item2))
-    );
-
     /// <summary>Two or three full hosts, with guests that are told to go elsewhere: what fits at the end may not fit on the way.</summary>
     private static readonly Gen<(Lab Stands, Lab Draft)> Tight =
         from hosts in Gen.Int[2, 3]
@@ -44,7 +39,7 @@ public class RehearsalTests
 
     [Fact]
     public void No_runbook_loses_anything_and_each_that_is_not_refused_reaches_exactly_the_draft() =>
-        AnyTwo.Sample(
+        Changes.AnyTwo.Holds(
             pair =>
             {
                 var rehearsal = Rehearsal.Of(pair.Stands, pair.Draft);
@@ -61,9 +56,9 @@ public class RehearsalTests
     public void Where_some_order_reaches_the_draft_the_runbook_s_own_does()
     {
         var (reached, none) = (0, 0);
-        Gen.OneOf(AnyTwo, Tight, Tight, Tight)
+        Gen.OneOf(Changes.AnyTwo, Tight, Tight, Tight)
             .Where(pair => RunbookBuilder.Build(pair.Stands, pair.Draft).Sections.Count <= 5)
-            .Sample(
+            .Holds(
                 pair =>
                 {
                     var rehearsal = Rehearsal.Of(pair.Stands, pair.Draft);
@@ -71,7 +66,7 @@ public class RehearsalTests
                     {
                         Interlocked.Increment(ref reached);
                     }
-                    else
+                    else if (WayBack.CanStandAsItDoes(Beginning.Of(rehearsal.Runbook)))
                     {
                         EveryOrder.Reaches(rehearsal.Runbook).ShouldBeFalse(Told(rehearsal));
                         Interlocked.Increment(ref none);

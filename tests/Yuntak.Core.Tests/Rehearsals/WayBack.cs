@@ -1,4 +1,5 @@
 using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Simulation;
 
@@ -7,6 +8,11 @@ namespace Yuntak.Core.Tests.Rehearsals;
 /// <summary>Takes a piece of work that is half done back on simulated hosts, as its steps say.</summary>
 internal static class WayBack
 {
+    /// <summary>Random labs have guests that could never have started where they stand: for another family, or beyond the memory of their host.</summary>
+    public static bool CanStandAsItDoes(SimHouse house) =>
+        house.Hosts.All(h => h.FreeMemory.Bytes >= 0)
+        && house.Guests.All(g => g.Family is null || ProcessorFamily.Runs(house.HostIf(g.Host)!.Processor.Architecture, g.Family));
+
     /// <summary>Whether the work can be taken back here: it is on guests, and nothing of it is past its point of no return.</summary>
     public static bool Leads(RunbookSection section, IEnumerable<RunbookStep> done) =>
         section.Steps.All(s => s.Act is GuestAct) && done.All(s => s.Act.GoesBack);

@@ -20,7 +20,7 @@ public class RunbookTests
 
     [Fact]
     public void Nothing_to_change_gives_no_steps() =>
-        Gens.AnyLab.Sample(any =>
+        Gens.AnyLab.Holds(any =>
         {
             // What is reserved is known of what stands only.
             var lab = Changes.Stands(any);
@@ -95,7 +95,7 @@ public class RunbookTests
     public void Every_step_has_a_check_a_way_back_and_a_time()
     {
         Gen.Select(Gens.AnyLab, Gens.AnyLab)
-            .Sample(
+            .Holds(
                 (standing, draft) =>
                 {
                     var steps = RunbookBuilder.Build(standing, draft).Steps.ToList();
@@ -186,7 +186,7 @@ public class RunbookTests
         Gen.Select(sizes, Gen.Int[0, 2].Array[4], Gen.Int[0, 2].Array[4])
             .Select((memory, from, to) => (Standing: Placed(hosts, memory, from), Draft: Placed(hosts, memory, to)))
             .Where(pair => !Overfilled(pair.Standing) && !Overfilled(pair.Draft))
-            .Sample(
+            .Holds(
                 (standing, draft) =>
                 {
                     for (

@@ -22,14 +22,14 @@ public class StandingTests
             .AnyLab
             // Who stands and mounts from somebody on no host contradicts itself; that is a stop of its own.
             .Where(lab => lab.Findings("wires.share-nowhere").Count == 0)
-            .Sample(
+            .Holds(
                 lab => RunbookBuilder.Build(Standing.Of(Standing.AllMarked(lab)), lab).Steps.Select(s => s.What).ShouldBeEmpty(),
                 iter: 150
             );
 
     [Fact]
     public void Whatever_is_marked_no_act_wipes_installs_or_creates_what_stands() =>
-        (from lab in Gens.AnyLab from marks in Gen.Int[0, int.MaxValue] select (lab, marks)).Sample(
+        (from lab in Gens.AnyLab from marks in Gen.Int[0, int.MaxValue] select (lab, marks)).Holds(
             (lab, marks) =>
             {
                 var random = new Random(marks);

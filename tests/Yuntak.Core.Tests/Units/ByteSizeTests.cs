@@ -74,7 +74,7 @@ public class ByteSizeTests
     public void Every_size_is_written_so_that_it_reads_back_exactly() =>
         Gen.Long[0, ByteSize.LargestEntered.Bytes]
             .Select(b => new ByteSize(b))
-            .Sample(size => ByteSize.TryParse(size.ToExactString(), Prefixes.Binary, out var read) && read == size);
+            .Holds(size => ByteSize.TryParse(size.ToExactString(), Prefixes.Binary, out var read) && read == size);
 
     [Theory]
     [InlineData(0L, "0 B")]
@@ -96,11 +96,11 @@ public class ByteSizeTests
     [Fact]
     public void Rounding_up_never_rounds_down_and_reaches_the_step() =>
         Gen.Select(Gen.Long[0, 1L << 45], Gen.Long[1, 1L << 31])
-            .Sample(
+            .Holds(
                 (bytes, step) =>
                 {
                     var up = new ByteSize(bytes).RoundUpTo(new ByteSize(step));
-                    return up.Bytes >= bytes && up.Bytes - bytes < step && up.Bytes % step == 0;
+                    (up.Bytes >= bytes && up.Bytes - bytes < step && up.Bytes % step == 0).ShouldBeTrue();
                 }
             );
 

@@ -1,5 +1,6 @@
 using CsCheck;
 using Yuntak.Core.Units;
+using Yuntak.Tests;
 
 namespace Yuntak.Core.Tests.Units;
 
@@ -13,19 +14,18 @@ public class SaturatingTests
     [Fact]
     public void Sums_differences_and_products_are_exact_or_the_most_there_is() =>
         Gen.Select(AnySize, AnySize, Gen.Long[-1_000_000, 1_000_000])
-            .Sample(
-                (a, b, n) =>
+            .Holds(sample =>
+            {
+                var (a, b, n) = sample;
+                (a + b).Bytes.ShouldBe(Held((Int128)a.Bytes + b.Bytes));
+                (a - b).Bytes.ShouldBe(Held((Int128)a.Bytes - b.Bytes));
+                // Close to the edge a double decides whether it is the edge.
+                var product = (Int128)a.Bytes * n;
+                if (Int128.Abs(product) < Most - 4096 || Int128.Abs(product) > Most + 4096)
                 {
-                    (a + b).Bytes.ShouldBe(Held((Int128)a.Bytes + b.Bytes));
-                    (a - b).Bytes.ShouldBe(Held((Int128)a.Bytes - b.Bytes));
-                    // Close to the edge a double decides whether it is the edge.
-                    var product = (Int128)a.Bytes * n;
-                    if (Int128.Abs(product) < Most - 4096 || Int128.Abs(product) > Most + 4096)
-                    {
-                        (n * a).Bytes.ShouldBe(Held(product));
-                    }
+                    (n * a).Bytes.ShouldBe(Held(product));
                 }
-            );
+            });
 
     [Fact]
     public void What_is_more_than_can_be_counted_says_so()

@@ -247,25 +247,22 @@ public class SizingTests
             from high in Gen.Double[0, 1]
             select (profile, kind, load, Math.Min(low, high), Math.Max(low, high));
 
-        any.Sample(
-            (profile, kind, load, low, high) =>
-            {
-                var less = Small.Size(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (low * (load.Max - load.Min)))));
-                var more = Small.Size(
-                    Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (high * (load.Max - load.Min))))
-                );
-                return more.Vcpu >= less.Vcpu
-                    && more.Memory >= less.Memory
-                    && more.SystemDisk >= less.SystemDisk
-                    && more.Bulk >= less.Bulk
-                    && more.Overhead.Value >= less.Overhead.Value
-                    && more.Scratch.Value >= less.Scratch.Value
-                    && more.EncodeMegapixels.Value >= less.EncodeMegapixels.Value
-                    && more.Bandwidth.Value.BitsPerSecond >= less.Bandwidth.Value.BitsPerSecond
-                    && more.AcceleratorShare.Value.Value >= less.AcceleratorShare.Value.Value
-                    && Enumerable.Range(0, 24).All(h => more.CoresAt(h) >= less.CoresAt(h) - 1e-9);
-            }
-        );
+        any.Holds(sample =>
+        {
+            var (profile, kind, load, low, high) = sample;
+            var less = Small.Size(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (low * (load.Max - load.Min)))));
+            var more = Small.Size(Small.Guest("a", profile.Id, kind, new LoadValue(load.Id, load.Min + (high * (load.Max - load.Min)))));
+            return more.Vcpu >= less.Vcpu
+                && more.Memory >= less.Memory
+                && more.SystemDisk >= less.SystemDisk
+                && more.Bulk >= less.Bulk
+                && more.Overhead.Value >= less.Overhead.Value
+                && more.Scratch.Value >= less.Scratch.Value
+                && more.EncodeMegapixels.Value >= less.EncodeMegapixels.Value
+                && more.Bandwidth.Value.BitsPerSecond >= less.Bandwidth.Value.BitsPerSecond
+                && more.AcceleratorShare.Value.Value >= less.AcceleratorShare.Value.Value
+                && Enumerable.Range(0, 24).All(h => more.CoresAt(h) >= less.CoresAt(h) - 1e-9);
+        });
     }
 
     [Fact]

@@ -134,7 +134,7 @@ public class DefinitionTests
     public void A_Compose_file_that_Yuntak_wrote_comes_back_as_the_same_stack() =>
         Gens
             .AnyLab.Where(l => l.Guests.Any(g => g.Kind == GuestKind.AppStack))
-            .Sample(
+            .Holds(
                 lab =>
                 {
                     foreach (var guest in lab.Guests.Where(g => g.Kind == GuestKind.AppStack && lab.Profiles.Count == 0))
@@ -183,7 +183,7 @@ public class DefinitionTests
         foreach (var text in new[] { Compose, Envelope, List })
         {
             var mutation = Mutations.Of(text, "- ", "*a", "&a ", "<<: ", "<", ">", "</", "${", "\u0000", ";", "\t");
-            mutation.Sample(
+            mutation.Holds(
                 t =>
                 {
                     var reading = DefinitionReader.Read(t);

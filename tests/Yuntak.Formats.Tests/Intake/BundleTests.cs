@@ -39,7 +39,7 @@ public class BundleTests
     {
         var expected = IntakeReader.Read(string.Concat(Parts));
         Gen.Shuffle(Parts)
-            .Sample(
+            .Holds(
                 parts =>
                 {
                     var reading = IntakeReader.Read(string.Concat(parts) + parts[0]);
@@ -119,7 +119,7 @@ public class BundleTests
                 "md0 : ",
                 "tcp LISTEN "
             );
-            mutation.Sample(t => Sensible(IntakeReader.Read(t)), iter: 1000);
+            mutation.Holds(t => Sensible(IntakeReader.Read(t)), iter: 1000);
         }
     }
 
@@ -148,7 +148,7 @@ public class BundleTests
                 from places in Gen.Int[1, part.Length - 1].Array[12]
                 from what in odd.Array[12]
                 select places.Zip(what).OrderByDescending(p => p.First).Aggregate(part, (text, p) => text.Insert(p.First, p.Second));
-            dirty.Sample(
+            dirty.Holds(
                 text =>
                 {
                     var reading = IntakeReader.Read(Samples.Bundle.Replace(part, text, StringComparison.Ordinal));

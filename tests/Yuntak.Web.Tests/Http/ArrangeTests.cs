@@ -173,7 +173,7 @@ public sealed class ArrangeTests(Site site) : IClassFixture<Site>
     {
         var shown = await site.Send(page, "#arrange", fields);
         var patience = Stopwatch.StartNew();
-        while (shown.QuerySelector("#arranging") is { } waiting && patience.Elapsed < TimeSpan.FromSeconds(30))
+        while (shown.QuerySelector("#arranging") is { } waiting && patience.Elapsed < TimeSpan.FromMinutes(2))
         {
             var job = waiting.GetAttribute("hx-get")!.Split("job=")[1];
             shown = await site.Get($"/Bench/Arrange?job={job}");
