@@ -14,6 +14,7 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     ArrangeCommand.Make(),
     DevicesCommand.Make(),
     WiresCommand.Make(),
+    RetentionCommand.Make(),
     ExportCommand.Make(),
     PoolCommand.MakePool(),
     PoolCommand.MakeLayouts(),

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Nodes;
@@ -5,6 +6,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Keeping;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -225,6 +227,17 @@ public static class JsonAnswers
         };
 
     private static JsonArray List(IEnumerable<JsonNode?> items) => new([.. items]);
+
+    /// <summary>The copies a retention leaves, the newest first, by the clock on the wall.</summary>
+    public static string Retention(IEnumerable<KeptCopy> left) =>
+        Text(
+            new JsonObject
+            {
+                ["kept"] = new JsonArray([
+                    .. left.Select(c => JsonValue.Create(c.At.ToString("yyyy-MM-dd'T'HH:mm", CultureInfo.InvariantCulture))),
+                ]),
+            }
+        );
 
     internal static string Text(JsonNode answer) => answer.ToJsonString(Readable);
 }
