@@ -9,8 +9,11 @@ namespace Yuntak.Tests;
 /// </summary>
 internal static class Samples
 {
-    private static readonly bool IsNewEachTime =
-        Environment.GetEnvironmentVariable("YUNTAK_EXPLORE") is "1" || Environment.GetEnvironmentVariable("CsCheck_Seed") is not null;
+    /// <summary>How many times as many values are taken, none of them seen before; null when each run takes the same.</summary>
+    private static readonly int? Explores =
+        int.TryParse(Environment.GetEnvironmentVariable("YUNTAK_EXPLORE"), out var times) ? Math.Clamp(times, 1, 1_000)
+        : Environment.GetEnvironmentVariable("CsCheck_Seed") is not null ? 1
+        : null;
 
     /// <summary>A check passes for random values.</summary>
     /// <param name="gen">What the values are.</param>
@@ -20,9 +23,9 @@ internal static class Samples
     /// <param name="name">The test, so that each has values of its own.</param>
     public static void Holds<T>(this Gen<T> gen, Action<T> assert, int iter = 100, int threads = -1, [CallerMemberName] string name = "")
     {
-        if (IsNewEachTime)
+        if (Explores is { } times)
         {
-            gen.Sample(assert, iter: iter, threads: threads);
+            gen.Sample(assert, iter: (long)iter * times, threads: threads);
             return;
         }
 

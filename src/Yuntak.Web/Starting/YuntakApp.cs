@@ -140,6 +140,7 @@ public static class YuntakApp
                 EnvironmentName = Environments.Production,
             }
         );
+        builder.Environment.WebRootFileProvider = new StillFiles(builder.Environment.WebRootFileProvider);
         builder.Logging.AddSimpleConsole(c => c.SingleLine = true).SetMinimumLevel(LogLevel.Warning);
         builder
             .Logging.AddFilter("Microsoft.Extensions.Hosting", LogLevel.None)

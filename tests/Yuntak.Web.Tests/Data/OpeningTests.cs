@@ -27,7 +27,7 @@ public sealed class OpeningTests : IDisposable
         await RunAsync("INSERT OR REPLACE INTO __EFMigrationsLock VALUES (1, '2026-01-01')");
         // As a first start that was cut off in the middle left it: no lab, no tables that were promised.
         await RunAsync(
-            "PRAGMA foreign_keys = OFF; DELETE FROM labs; DROP TABLE readings; DELETE FROM __EFMigrationsHistory; DROP TABLE revisions; DROP TABLE labs"
+            "PRAGMA foreign_keys = OFF; DELETE FROM labs; DROP TABLE readings; DROP TABLE photos; DELETE FROM __EFMigrationsHistory; DROP TABLE revisions; DROP TABLE labs"
         );
 
         await OpenAsync().WaitAsync(TimeSpan.FromSeconds(20));

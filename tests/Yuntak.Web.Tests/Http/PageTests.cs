@@ -93,6 +93,14 @@ public class PageTests(Site site) : IClassFixture<Site>
         (await response.Content.ReadAsStringAsync()).ShouldContain("There is nothing here");
     }
 
+    /// <summary>Hosts give 128 watches to a user, all programs together: a page that needs one fails where they are gone.</summary>
+    [Fact]
+    public async Task No_page_takes_a_watch_on_files_that_never_change()
+    {
+        await site.Get("/");
+        new DirectoryInfo("/proc/self/fd").EnumerateFileSystemInfos().Count(f => f.LinkTarget?.Contains("inotify") == true).ShouldBe(0);
+    }
+
     [Fact]
     public async Task The_demo_opens_on_the_bench_with_four_stops_and_a_few_minds()
     {
