@@ -54,8 +54,8 @@ public sealed class Rehearsal
     /// <summary>When who runs, a lane a guest.</summary>
     public IReadOnlyList<Lane> Lanes { get; }
 
-    /// <summary>Whether the hosts are what the draft says at the end, with nothing lost.</summary>
-    public bool ReachesDraft => Differences.Count == 0 && Lost.Count == 0;
+    /// <summary>Whether the hosts are what the draft says at the end, with no step refused and nothing lost.</summary>
+    public bool ReachesDraft => Differences.Count == 0 && Lost.Count == 0 && Steps.All(s => s.Outcome == StepOutcome.Done);
 
     /// <summary>How long it takes, in minutes.</summary>
     public int Minutes => Steps.Count == 0 ? 0 : Steps.Max(s => s.Ends);

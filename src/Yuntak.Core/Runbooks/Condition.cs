@@ -34,6 +34,9 @@ internal readonly record struct Condition(string What, string Of, string Name = 
     /// <summary>Nothing runs inside a guest any more.</summary>
     public static Condition Deserted(GuestId guest) => new("guest deserted", guest.Value);
 
+    /// <summary>A guest that goes for good is gone.</summary>
+    public static Condition Gone(GuestId guest) => new("guest gone", guest.Value);
+
     /// <summary>No guest is on a host that goes.</summary>
     public static Condition Left(HostId host) => new("host left", host.Value);
 

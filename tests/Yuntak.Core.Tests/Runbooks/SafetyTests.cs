@@ -410,4 +410,28 @@ public class SafetyTests
             .ShouldBe(["change-guest/papers", host == "kiln" ? "change-guest/nest" : "move-guest/nest"]);
         Rehearsals.EveryOrder.Reaches(RunbookBuilder.Build(stands, draft)).ShouldBeTrue();
     }
+
+    [Fact]
+    public void What_goes_for_good_goes_before_its_pool_becomes_too_small_for_it()
+    {
+        var kiln = Small.Host("kiln", 64, 8, 16);
+        var stands = Small
+            .Lab(kiln, Small.Host("wren", 64, 8, 16, 20))
+            .With(
+                HostEdits.Change(
+                    kiln.Id,
+                    h => h with { Disks = h.Disks.With(new Disk("kiln-more", "nvme1n1", ByteSize.FromTB(2), DiskKind.NvmeFlash)) }
+                )
+            )
+            .With(PoolEdits.Change(kiln.Id, "ember", p => p with { Layout = PoolLayout.Stripe, DiskIds = ["kiln-data", "kiln-more"] }))
+            .WithGuestOn(Small.Guest("notes") with { Overrides = new SizeOverrides(Bulk: ByteSize.FromTB(2.5)) }, "kiln");
+        var draft = stands
+            .With(GuestEdits.Remove(new GuestId("notes")))
+            .With(PoolEdits.Change(kiln.Id, "ember", p => p with { Layout = PoolLayout.Mirror }));
+        var runbook = RunbookBuilder.Build(stands, draft);
+        runbook.Sections.Select(s => s.Key).ShouldBe(["retire-guest/notes", "change-pool/kiln/ember"]);
+        var rehearsal = Core.Rehearsals.Rehearsal.Of(runbook);
+        rehearsal.Steps.Where(s => s.Message.Length > 0).Select(s => $"{s.Step.What}: {s.Message}").ShouldBeEmpty();
+        rehearsal.ReachesDraft.ShouldBeTrue();
+    }
 }

@@ -40,6 +40,7 @@ internal sealed record RetireOldGuest(GuestId Of) : GuestWork(Of)
     /// <inheritdoc/>
     public override IEnumerable<Condition> Gives(Plan plan) =>
         [
+            Condition.Gone(Of),
             .. Emptied(Before(plan)!),
             Condition.Left(plan.AsBuilt.HostOf(Before(plan)!)!.Id),
             .. Before(plan)!.RunsIn is { } outer ? [Condition.Deserted(outer)] : Array.Empty<Condition>(),

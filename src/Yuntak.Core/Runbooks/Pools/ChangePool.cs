@@ -1,6 +1,7 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
@@ -120,6 +121,7 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
             .. Change.Anew && Content(plan) > ByteSize.Zero && Place(plan) is var (host, pool)
                 ? [Condition.PoolThere(host, pool)]
                 : Array.Empty<Condition>(),
+            .. GoFirst(plan).Select(Condition.Gone),
         ];
 
     /// <inheritdoc/>
@@ -147,15 +149,32 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
 
     private IEnumerable<string> Fresh => After.DiskIds.Except(Before.DiskIds, StringComparer.Ordinal);
 
-    private ValueList<GuestId> Guests(Plan plan) =>
-        [
-            .. plan
-                .AsBuilt.GuestsOn(On.Id)
-                .Where(g => g.Placement!.SystemPool == Before.Name || g.Placement.BulkPool == Before.Name)
-                .Select(g => g.Id),
-        ];
+    private ValueList<GuestId> Guests(Plan plan) => [.. Keepers(plan).Except(GoFirst(plan))];
 
-    private ByteSize Content(Plan plan) => plan.Standing.Host(On.Id)?.Pool(Before.Name)?.Claimed.Value ?? Before.AlreadyUsed;
+    /// <summary>Who keeps something in the pool as it stands.</summary>
+    private IEnumerable<GuestId> Keepers(Plan plan) =>
+        plan
+            .AsBuilt.GuestsOn(On.Id)
+            .Where(g => g.Placement!.SystemPool == Before.Name || g.Placement.BulkPool == Before.Name)
+            .Select(g => g.Id);
+
+    /// <summary>Who goes for good before the pool becomes too small for what is in it: that would be copied away, and could not be copied back.</summary>
+    private IEnumerable<GuestId> GoFirst(Plan plan) =>
+        Change.Anew && plan.Sums.Host(On.Id)?.Pool(After.Name) is { } planned && planned.Room.Usable < ContentNow(plan)
+            ? Keepers(plan).Where(g => plan.Planned(g) is null)
+            : [];
+
+    /// <summary>What is in the pool when its turn comes.</summary>
+    private ByteSize Content(Plan plan) =>
+        ContentNow(plan)
+        - GoFirst(plan)
+            .Select(g => GuestRoom.Of(plan.Standing, g))
+            .SelectMany(r => new[] { r.System, r.Bulk })
+            .OfType<SimVolume>()
+            .Where(v => v.Pool == Before.Name)
+            .Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size);
+
+    private ByteSize ContentNow(Plan plan) => plan.Standing.Host(On.Id)?.Pool(Before.Name)?.Claimed.Value ?? Before.AlreadyUsed;
 
     private (HostId Host, string Pool)? Place(Plan plan) => Spare.For(plan, On.Id, Before, Content(plan));
 
