@@ -10,8 +10,6 @@ namespace Yuntak.Cli;
 /// <summary><c>retention RULE --taken TIMES --until DAY</c>: which copies a rule leaves.</summary>
 internal static class RetentionCommand
 {
-    private static readonly string[] Schools = ["overlapping", "stacked"];
-
     public static Command Make()
     {
         var rule = new Argument<string>("RULE") { Description = "What is kept: \"daily 7, weekly 4, monthly 6\", or \"last 4\"." };
@@ -65,15 +63,15 @@ internal static class RetentionCommand
         Console.WriteLine($"{Numbers.Count(left.Count, "copy", "copies")} left:");
         foreach (var copy in left)
         {
-            var why = copy.For.Select(p => p.ToString().ToLowerInvariant()).Concat(copy.ForGood ? ["for good"] : Array.Empty<string>());
+            var why = copy.For.Select(KeepingWords.Periods.Display).Concat(copy.ForGood ? ["for good"] : Array.Empty<string>());
             Console.WriteLine($"  {copy.At:yyyy-MM-dd HH:mm, dddd}  {string.Join(", ", why)}");
         }
     }
 
     private static RetentionSchool School(string? word) =>
         word is null ? RetentionSchool.Overlapping
-        : Array.IndexOf(Schools, word.ToLowerInvariant()) is >= 0 and var school ? (RetentionSchool)school
-        : throw new Refused($"«{Names.Short(word)}» is no school of keeping: say {string.Join(" or ", Schools)}.");
+        : KeepingWords.Schools.TryRead(word.ToLowerInvariant(), out var school) ? school
+        : throw new Refused($"«{Names.Short(word)}» is no school of keeping: say {string.Join(" or ", KeepingWords.Schools.Known)}.");
 
     private static DateOnly Day(string text) =>
         DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)

@@ -53,15 +53,14 @@ public sealed class PhotoStore(IDbContextFactory<YuntakDb> databases, TimeProvid
         await db.SaveChangesAsync(cancel);
     }
 
-    /// <summary>The photos that are kept, in the order they came.</summary>
+    /// <summary>The photos that are kept and the one that can be put back, in the order they came.</summary>
     public async Task<IReadOnlyList<StepPhoto>> AllAsync(CancellationToken cancel = default)
     {
         await using var db = await databases.CreateDbContextAsync(cancel);
         return await db
             .Photos.AsNoTracking()
-            .Where(p => p.Gone == null)
             .OrderBy(p => p.Id)
-            .Select(p => new StepPhoto(p.Id, p.Step, p.What, p.At))
+            .Select(p => new StepPhoto(p.Id, p.Step, p.What, p.At, p.Gone != null))
             .ToListAsync(cancel);
     }
 
@@ -85,17 +84,6 @@ public sealed class PhotoStore(IDbContextFactory<YuntakDb> databases, TimeProvid
         }
 
         await db.Photos.Where(p => p.Gone != null && p.Id != id).ExecuteDeleteAsync(cancel);
-    }
-
-    /// <summary>The photo that was taken away last; null when none can be put back.</summary>
-    public async Task<StepPhoto?> GoneAsync(CancellationToken cancel = default)
-    {
-        await using var db = await databases.CreateDbContextAsync(cancel);
-        return await db
-            .Photos.AsNoTracking()
-            .Where(p => p.Gone != null)
-            .Select(p => new StepPhoto(p.Id, p.Step, p.What, p.At))
-            .FirstOrDefaultAsync(cancel);
     }
 
     /// <summary>Puts the photo back that was taken away last.</summary>

@@ -5,4 +5,5 @@ namespace Yuntak.Data;
 /// <param name="Step">The id of the step it is kept with.</param>
 /// <param name="What">What the step was, in words.</param>
 /// <param name="At">When it was kept, in UTC.</param>
-public sealed record StepPhoto(long Id, string Step, string What, DateTime At);
+/// <param name="Gone">Whether it was taken away, and can be put back.</param>
+public sealed record StepPhoto(long Id, string Step, string What, DateTime At, bool Gone);

@@ -63,6 +63,22 @@ public sealed class ClaimCheck
             new Hold(chosen.Guest, chosen.Claim.Way!.Value, chosen.Claim.Device!)
         );
 
+    /// <summary>Those of some ways of meeting open claims that can be had beside all chosen claims, also those that cannot be met, and beside each other.</summary>
+    internal IEnumerable<ClaimVerdict> FitBeside(IEnumerable<ClaimVerdict> ways)
+    {
+        List<Hold> taken = [.. held.Select(h => h.Hold)];
+        foreach (var way in ways)
+        {
+            ClaimCase found = new();
+            Beside(Hold.Of(way), Map.Host.Hardware.Function(way.Device!), taken, found);
+            if (found.Answer != ClaimAnswer.Impossible)
+            {
+                taken.Add(Hold.Of(way));
+                yield return way;
+            }
+        }
+    }
+
     /// <summary>The chosen claims that cannot both be met, each pair once, with what speaks against the first.</summary>
     internal IEnumerable<(AskedClaim Mine, AskedClaim Other, string Reason, ClaimTrouble Trouble)> Clashes()
     {

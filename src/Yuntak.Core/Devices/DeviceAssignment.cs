@@ -30,8 +30,7 @@ public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnly
             optimal &= choice.Optimal;
             met.AddRange(choice.Chosen.OfType<ClaimVerdict>());
             var open = host.Check.Asked.Where((_, n) => choice.Chosen[n] is null).ToList();
-            var stuck = open.Where(a => a.Claim.Chosen).ToList();
-            toTake.AddRange(Beside(host, [.. choice.Chosen.OfType<ClaimVerdict>()], stuck));
+            toTake.AddRange(host.Check.FitBeside(choice.Chosen.OfType<ClaimVerdict>().Where(v => !v.Asked!.Claim.Chosen)));
             if (open.Count > 0)
             {
                 var change = new SmallestChange(Without(With(lab, choice.Chosen.OfType<ClaimVerdict>()), open), host.Map, hosts);
@@ -40,30 +39,6 @@ public sealed record DeviceAssignment(IReadOnlyList<ClaimVerdict> Met, IReadOnly
         }
 
         return new DeviceAssignment(met, unmet, optimal) { ToTake = toTake };
-    }
-
-    /// <summary>The open claims that are met and can be had beside chosen ones that cannot be met: no clash with one, and no slice more than the card has.</summary>
-    private static IEnumerable<ClaimVerdict> Beside(HostDevices host, IReadOnlyList<ClaimVerdict> met, List<AskedClaim> stuck)
-    {
-        var slices = stuck
-            .Select(s => (s.Claim.Way, s.Claim.Device))
-            .Concat(met.Where(v => v.Asked!.Claim.Chosen).Select(v => (v.Way, v.Device)))
-            .Where(held => held.Way == ClaimWay.Slice)
-            .CountBy(held => held.Device!)
-            .ToDictionary();
-        foreach (var open in met.Where(v => !v.Asked!.Claim.Chosen && stuck.TrueForAll(s => !host.Check.Clash(v, s))))
-        {
-            if (open.Way == ClaimWay.Slice)
-            {
-                var taken = slices[open.Device!] = slices.GetValueOrDefault(open.Device!) + 1;
-                if (taken > host.Map.Host.Hardware.Function(open.Device!)!.Slices)
-                {
-                    continue;
-                }
-            }
-
-            yield return open;
-        }
     }
 
     /// <summary>The part of it that is about some hosts.</summary>

@@ -21,8 +21,6 @@ public sealed record CopyTimes(ValueList<DayOfWeek> Days, ValueList<TimeOnly> Ti
     /// <summary>The most times of a day.</summary>
     public const int MostTimes = 96;
 
-    private static readonly string[] DayWords = ["sun", "mon", "tue", "wed", "thu", "fri", "sat"];
-
     /// <summary>Reads <c>22:30</c>, <c>sun 01:00</c> or <c>mon,thu 06:00,18:00</c>.</summary>
     /// <exception cref="Refused">It cannot be read.</exception>
     public static CopyTimes Parse(string text)
@@ -37,7 +35,7 @@ public sealed record CopyTimes(ValueList<DayOfWeek> Days, ValueList<TimeOnly> Ti
         List<DayOfWeek> which =
         [
             .. days.Split(',', StringSplitOptions.RemoveEmptyEntries)
-                .Select(d => Array.IndexOf(DayWords, d.ToLowerInvariant()) is >= 0 and var day ? (DayOfWeek)day : throw NotRead(text))
+                .Select(d => KeepingWords.Days.TryRead(d.ToLowerInvariant(), out var day) ? day : throw NotRead(text))
                 .Distinct()
                 .Order(),
         ];

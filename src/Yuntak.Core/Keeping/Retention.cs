@@ -20,8 +20,8 @@ public static class Retention
             .OrderByDescending(c => c.At)
             .ThenByDescending(c => c.Place)
             .ToList();
-        var good = newestFirst.Where(c => forGood?.Invoke(c.At) == true).ToList();
-        var mortal = good.Count == 0 ? newestFirst : [.. newestFirst.Except(good)];
+        var good = newestFirst.Where(c => forGood?.Invoke(c.At) == true).Select(c => c.Place).ToHashSet();
+        var mortal = newestFirst.Where(c => !good.Contains(c.Place)).ToList();
         Dictionary<int, List<RetentionPeriod>> kept = [];
         foreach (var period in Enum.GetValues<RetentionPeriod>().Where(p => rule.Of(p) > 0))
         {
@@ -44,8 +44,8 @@ public static class Retention
         return
         [
             .. newestFirst
-                .Where(c => kept.ContainsKey(c.Place) || good.Contains(c))
-                .Select(c => new KeptCopy(c.At, [.. kept.GetValueOrDefault(c.Place) ?? []], good.Contains(c))),
+                .Where(c => kept.ContainsKey(c.Place) || good.Contains(c.Place))
+                .Select(c => new KeptCopy(c.At, [.. kept.GetValueOrDefault(c.Place) ?? []], good.Contains(c.Place))),
         ];
     }
 }

@@ -16,8 +16,6 @@ public sealed record RetentionRule(int Last = 0, int Hourly = 0, int Daily = 0, 
     /// <summary>The most of one period.</summary>
     public const int Most = 10_000;
 
-    private static readonly string[] Words = ["last", "hourly", "daily", "weekly", "monthly", "yearly"];
-
     /// <summary>How many are kept of a period.</summary>
     public int Of(RetentionPeriod period) =>
         period switch
@@ -35,15 +33,14 @@ public sealed record RetentionRule(int Last = 0, int Hourly = 0, int Daily = 0, 
     /// <exception cref="Refused">It cannot be read, or would keep nothing.</exception>
     public static RetentionRule Parse(string text)
     {
-        var counts = new int?[Words.Length];
+        Dictionary<RetentionPeriod, int> counts = [];
         foreach (var part in text.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
         {
             var words = part.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-            var period = words.Length == 2 ? Array.IndexOf(Words, words[0].ToLowerInvariant()) : -1;
-            if (period < 0)
+            if (words.Length != 2 || !KeepingWords.Periods.TryRead(words[0].ToLowerInvariant(), out var period))
             {
                 throw new Refused(
-                    $"«{Names.Short(part)}» is no count of copies. Say it like daily 7, weekly 4, monthly 6, or last 4; there are {string.Join(", ", Words)}."
+                    $"«{Names.Short(part)}» is no count of copies. Say it like daily 7, weekly 4, monthly 6, or last 4; there are {string.Join(", ", KeepingWords.Periods.Known)}."
                 );
             }
 
@@ -52,25 +49,31 @@ public sealed record RetentionRule(int Last = 0, int Hourly = 0, int Daily = 0, 
                 throw new Refused($"«{Names.Short(words[1])}» is no count of copies from 0 to {Numbers.Exact(Most)}.");
             }
 
-            if (counts[period] is not null)
+            if (!counts.TryAdd(period, count))
             {
-                throw new Refused($"{Words[period]} is said twice.");
+                throw new Refused($"{KeepingWords.Periods.Word(period)} is said twice.");
             }
-
-            counts[period] = count;
         }
 
-        return counts.All(c => c is null or 0)
+        int Count(RetentionPeriod period) => counts.GetValueOrDefault(period);
+        return counts.Values.All(c => c == 0)
             ? throw new Refused("That would keep nothing. Say what is kept, like daily 7, weekly 4, monthly 6.")
-            : new RetentionRule(counts[0] ?? 0, counts[1] ?? 0, counts[2] ?? 0, counts[3] ?? 0, counts[4] ?? 0, counts[5] ?? 0);
+            : new RetentionRule(
+                Count(RetentionPeriod.Last),
+                Count(RetentionPeriod.Hourly),
+                Count(RetentionPeriod.Daily),
+                Count(RetentionPeriod.Weekly),
+                Count(RetentionPeriod.Monthly),
+                Count(RetentionPeriod.Yearly)
+            );
     }
 
     /// <summary>The rule as it is read.</summary>
     public override string ToString() =>
         string.Join(
             ", ",
-            Enum.GetValues<RetentionPeriod>()
-                .Where(p => Of(p) > 0)
-                .Select(p => string.Create(CultureInfo.InvariantCulture, $"{Words[(int)p]} {Of(p)}"))
+            KeepingWords
+                .Periods.Values.Where(p => Of(p) > 0)
+                .Select(p => string.Create(CultureInfo.InvariantCulture, $"{KeepingWords.Periods.Word(p)} {Of(p)}"))
         );
 }

@@ -138,8 +138,9 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
     public async Task OnGetAsync()
     {
         Done = await Store.HistoryAsync(Pointer.AsBuilt, MostDone);
-        Photos = (await photos.AllAsync(HttpContext.RequestAborted)).ToLookup(p => p.Step);
-        Gone = await photos.GoneAsync(HttpContext.RequestAborted);
+        var all = await photos.AllAsync(HttpContext.RequestAborted);
+        Photos = all.Where(p => !p.Gone).ToLookup(p => p.Step);
+        Gone = all.FirstOrDefault(p => p.Gone);
     }
 
     /// <summary>Keeps a photo with a step.</summary>
