@@ -35,7 +35,7 @@ internal static class CheckCommand
             return Shared.CouldNotRead;
         }
 
-        var assessment = Assessment.Of(lab);
+        var assessment = Assessment.Of(lab, DateOnly.FromDateTime(DateTime.Now));
         if (json)
         {
             Console.WriteLine(JsonAnswers.Check(assessment));

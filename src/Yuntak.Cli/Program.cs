@@ -15,6 +15,7 @@ var root = new RootCommand("Yuntak on the command line: the same sums as on scre
     DevicesCommand.Make(),
     WiresCommand.Make(),
     RetentionCommand.Make(),
+    KeepingCommand.Make(),
     ExportCommand.Make(),
     PoolCommand.MakePool(),
     PoolCommand.MakeLayouts(),

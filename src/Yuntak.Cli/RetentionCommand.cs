@@ -1,7 +1,7 @@
 using System.CommandLine;
 using System.Globalization;
 using Yuntak.Core.Base;
-using Yuntak.Core.Keeping;
+using Yuntak.Core.Schedules;
 using Yuntak.Core.Units;
 using Yuntak.Formats.Answers;
 
@@ -31,9 +31,9 @@ internal static class RetentionCommand
             {
                 var counts = RetentionRule.Parse(parsed.GetValue(rule)!);
                 var times = CopyTimes.Parse(parsed.GetValue(taken)!);
-                var last = Day(parsed.GetValue(until)!);
-                var first = parsed.GetValue(from) is { } day ? Day(day) : times.Enough(counts, last);
-                var good = (parsed.GetValue(protect) ?? []).Select(Day).ToHashSet();
+                var last = Shared.Day(parsed.GetValue(until)!);
+                var first = parsed.GetValue(from) is { } day ? Shared.Day(day) : times.Enough(counts, last);
+                var good = (parsed.GetValue(protect) ?? []).Select(Shared.Day).ToHashSet();
                 var left = Retention.Left(
                     counts,
                     School(parsed.GetValue(school)),
@@ -63,18 +63,13 @@ internal static class RetentionCommand
         Console.WriteLine($"{Numbers.Count(left.Count, "copy", "copies")} left:");
         foreach (var copy in left)
         {
-            var why = copy.For.Select(KeepingWords.Periods.Display).Concat(copy.ForGood ? ["for good"] : Array.Empty<string>());
+            var why = copy.For.Select(ScheduleWords.Periods.Display).Concat(copy.ForGood ? ["for good"] : Array.Empty<string>());
             Console.WriteLine($"  {copy.At:yyyy-MM-dd HH:mm, dddd}  {string.Join(", ", why)}");
         }
     }
 
     private static RetentionSchool School(string? word) =>
         word is null ? RetentionSchool.Overlapping
-        : KeepingWords.Schools.TryRead(word.ToLowerInvariant(), out var school) ? school
-        : throw new Refused($"«{Names.Short(word)}» is no school of keeping: say {string.Join(" or ", KeepingWords.Schools.Known)}.");
-
-    private static DateOnly Day(string text) =>
-        DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
-            ? day
-            : throw new Refused($"«{Names.Short(text)}» is no day. Write it like 2027-12-31.");
+        : ScheduleWords.Schools.TryRead(word.ToLowerInvariant(), out var school) ? school
+        : throw new Refused($"«{Names.Short(word)}» is no school of keeping: say {string.Join(" or ", ScheduleWords.Schools.Known)}.");
 }

@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Globalization;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -157,4 +158,11 @@ internal static class Shared
             Console.Error.WriteLine(Names.Clean(problem));
         }
     }
+
+    /// <summary>A day, as it was typed.</summary>
+    /// <exception cref="Refused">It is none.</exception>
+    public static DateOnly Day(string text) =>
+        DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var day)
+            ? day
+            : throw new Refused($"«{Names.Short(text)}» is no day. Write it like 2027-12-31.");
 }

@@ -14,6 +14,7 @@ internal static class Upgrades
         UpgradeTo6.Step,
         UpgradeTo7.Step,
         UpgradeTo8.Step,
+        UpgradeTo9.Step,
     ];
 
     /// <summary>How many steps there are.</summary>

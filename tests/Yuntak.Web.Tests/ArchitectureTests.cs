@@ -27,11 +27,16 @@ public class ArchitectureTests
     }
 
     [Fact]
-    public void The_core_uses_nothing_but_the_framework_libraries_for_numbers_and_prefixes_and_a_solver()
+    public void The_core_uses_nothing_but_the_framework_libraries_for_numbers_prefixes_time_zones_and_a_solver()
     {
         var known = Assembly.Load("Yuntak.Core").GetReferencedAssemblies().Select(a => a.Name!);
         known.ShouldAllBe(n =>
-            n.StartsWith("System.") || n == "MathNet.Numerics" || n == "Google.OrTools" || n == "netstandard" || n == "mscorlib"
+            n.StartsWith("System.")
+            || n == "MathNet.Numerics"
+            || n == "Google.OrTools"
+            || n == "NodaTime"
+            || n == "netstandard"
+            || n == "mscorlib"
         );
     }
 

@@ -129,7 +129,7 @@ public sealed class PoolBudget
         [("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value), ("scratch space", guest.Scratch.Value, guest.Scratch.Value)];
 
     private (string What, ByteSize Size, ByteSize Expected) BulkVolume(Sizing guest) =>
-        ("bulk data", OwnBulk(guest, s => s.Bulk), OwnBulk(guest, s => s.AdvisedBulk.Value));
+        ("bulk data", OwnBulk(folders, guest, s => s.Bulk), OwnBulk(folders, guest, s => s.AdvisedBulk.Value));
 
     /// <summary>What a guest would claim, and be promised, of this pool with its system disk in it, wherever it is now.</summary>
     internal (ByteSize Claimed, ByteSize Promised) SystemClaim(Sizing guest) => Claim(SystemVolumes(guest));
@@ -146,12 +146,13 @@ public sealed class PoolBudget
     /// <summary>The folders in it that several guests use.</summary>
     public IEnumerable<SharedFolder> Folders => folders.Where(f => f.Host == Host.Id && f.Pool == Pool.Name);
 
-    /// <summary>Whether a guest's bulk data lies in a folder it shares with others, here or on another host.</summary>
-    private bool InFolder(GuestId guest) => folders.Any(f => f.HoldsBulkOf(guest));
-
     /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders.</summary>
-    private ByteSize OwnBulk(Sizing guest, Func<Sizing, ByteSize> bulk)
+    /// <param name="folders">The folders that hold bulk data for others.</param>
+    /// <param name="guest">The guest.</param>
+    /// <param name="bulk">Which bulk data: what is given, or what is advised.</param>
+    internal static ByteSize OwnBulk(ValueList<SharedFolder> folders, Sizing guest, Func<Sizing, ByteSize> bulk)
     {
+        bool InFolder(GuestId id) => folders.Any(f => f.HoldsBulkOf(id));
         if (folders.Count == 0)
         {
             return bulk(guest);

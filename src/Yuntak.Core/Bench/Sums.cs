@@ -15,9 +15,9 @@ public class Sums
     private readonly Lazy<HouseWires> wires;
 
     /// <summary>Works a lab out.</summary>
-    protected Sums(Lab lab)
+    protected Sums(Lab lab, DateOnly? today)
     {
-        Lab = lab;
+        (Lab, Today) = (lab, today);
         var book = lab.Book;
         var inner = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
         Guests = [.. lab.Guests.Select(g => Sizing.Of(g, book, inner[g.Id], lab.HostOf(g)))];
@@ -31,6 +31,9 @@ public class Sums
 
     /// <summary>The lab.</summary>
     public Lab Lab { get; }
+
+    /// <summary>The day it is; null for who has no clock, and then the newest day the lab knows of counts.</summary>
+    public DateOnly? Today { get; }
 
     /// <summary>Every host, in the lab's order.</summary>
     public IReadOnlyList<HostAssessment> Hosts { get; }
@@ -51,7 +54,7 @@ public class Sums
     public IEnumerable<Sizing> NotPlaced => Guests.Where(s => HostOf(s.Guest) is null);
 
     /// <summary>The sums of a lab.</summary>
-    public static Sums Of(Lab lab) => new(lab);
+    public static Sums Of(Lab lab, DateOnly? today = null) => new(lab, today);
 
     /// <summary>The size of a guest.</summary>
     public Sizing Guest(GuestId id) => sizings[id];

@@ -136,7 +136,7 @@ public static class WireEdits
                 && (s.From.Box is not { } b || lab.Boxes.Any(k => k.Name == b))
             ),
         ];
-        lab = PlaceEdits.Without(lab, guests);
+        lab = KeepingEdits.Without(PlaceEdits.Without(lab, guests));
         var shared = shares.Select(s => s.Name).ToHashSet(StringComparer.Ordinal);
         ValueList<Leg> Kept(ValueList<Leg> legs) => [.. legs.Where(l => networks.Contains(l.Network))];
         return lab with

@@ -23,4 +23,7 @@ public enum Station
 
     /// <summary>The ordered steps.</summary>
     Runbook,
+
+    /// <summary>Copies that come back.</summary>
+    Keeping,
 }

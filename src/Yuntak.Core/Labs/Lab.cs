@@ -20,6 +20,11 @@ namespace Yuntak.Core.Labs;
 /// <param name="Offers">Hosts that could be bought.</param>
 /// <param name="Notes">As built only: what was written down at steps of the runbook.</param>
 /// <param name="Took">As built only: how long kinds of steps took here.</param>
+/// <param name="Stores">Places where copies lie.</param>
+/// <param name="Jobs">What is copied where, and when.</param>
+/// <param name="Onward">Copies from store to store.</param>
+/// <param name="Drills">Restores that are planned, and that were tried.</param>
+/// <param name="Copies">Copies that are there, as a store's list said.</param>
 /// <param name="Reserved">As built only: the addresses kept for hardware addresses where addresses are handed out.</param>
 public sealed record Lab(
     string Name,
@@ -37,7 +42,12 @@ public sealed record Lab(
     ValueList<Reservation> Reserved = default,
     ValueList<HostOffer> Offers = default,
     ValueList<StepEntry> Notes = default,
-    ValueList<TookTime> Took = default
+    ValueList<TookTime> Took = default,
+    ValueList<Store> Stores = default,
+    ValueList<CopyJob> Jobs = default,
+    ValueList<OnwardCopy> Onward = default,
+    ValueList<Drill> Drills = default,
+    ValueList<KnownCopy> Copies = default
 )
 {
     // Beside the record, not in it: what is looked up is no part of what a lab is, and «with» would take it along.

@@ -10,6 +10,8 @@ namespace Yuntak.Core.Labs;
 /// <param name="Zone">The zone the names of the lab are in; the default is the one kept for homes (RFC 8375).</param>
 /// <param name="EnergyPrice">What a kilowatt-hour costs, in the currency; the default is only a figure to begin with.</param>
 /// <param name="Currency">What money is counted in.</param>
+/// <param name="TimeZone">The zone of the clock on the wall, by its name in the zone database.</param>
+/// <param name="Wakes">When the house wakes and copies should be done, by the clock on the wall; the default is common practice.</param>
 /// <param name="BatchTimes">How many times as likely disks of one batch fail once the first of them has; the default is from memory.</param>
 public sealed record LabSettings(
     double SecondThreadGain,
@@ -19,7 +21,9 @@ public sealed record LabSettings(
     double BatchTimes = 10,
     string Zone = "home.arpa",
     double EnergyPrice = 0.30,
-    string Currency = "€"
+    string Currency = "€",
+    string TimeZone = Schedules.HouseClock.Usual,
+    string Wakes = "06:30"
 )
 {
     /// <summary>Whether a text is the name of a zone: host names with dots between them (RFC 1123, 2.1).</summary>

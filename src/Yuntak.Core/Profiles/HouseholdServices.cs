@@ -214,7 +214,7 @@ internal static class HouseholdServices
             Fetch: [new("image", 1, ["image"], Trade: false)]
         ),
         new(
-            "backup-server",
+            ProfileBook.BackupServer,
             "backup server",
             "Takes the copies, thins them out and checks them.",
             Family.Keeping,

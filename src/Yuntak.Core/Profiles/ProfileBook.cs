@@ -11,6 +11,9 @@ public sealed class ProfileBook
     /// <summary>The id of the profile of lights, heating and sensors.</summary>
     public const string Hub = "automation-hub";
 
+    /// <summary>The profile of backup servers: their bulk data is where copies lie.</summary>
+    public const string BackupServer = "backup-server";
+
     /// <summary>The id of the profile that is there to be broken.</summary>
     public const string TestMachine = "test-machine";
 

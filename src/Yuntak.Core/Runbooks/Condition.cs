@@ -31,6 +31,12 @@ internal readonly record struct Condition(string What, string Of, string Name = 
     /// <summary>A folder is shared.</summary>
     public static Condition Shared(string share) => new("shared", share);
 
+    /// <summary>A store is there.</summary>
+    public static Condition StoreThere(string store) => new("store there", store);
+
+    /// <summary>A job, onward copy or store that is planned no more is out of use.</summary>
+    public static Condition CopiesEnded(string what) => new("copies ended", what);
+
     /// <summary>Nothing runs inside a guest any more.</summary>
     public static Condition Deserted(GuestId guest) => new("guest deserted", guest.Value);
 

@@ -1,6 +1,7 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
+using Yuntak.Core.Keeping;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -25,6 +26,22 @@ internal static class Known
             Boxes = Union(draft.Boxes, stands.Boxes, b => b.Name),
             Sites = draft.Sites,
             Offers = draft.Offers,
+            // A drill that is only planned is work.
+            Drills =
+            [
+                .. draft.Drills.Where(d => d.Worked is not null || pinned.Drills.Any(p => p.Key == d.Key)),
+                .. pinned.Drills.Where(p => draft.Drills.All(d => d.Key != p.Key) && p.Worked is null),
+            ],
+            Stores = pinned.Stores.Change(
+                _ => true,
+                s => draft.Stores.FirstOrDefault(d => d.Name == s.Name && KeptThings.Essence(d) == KeptThings.Essence(s)) ?? s
+            ),
+            Jobs = pinned.Jobs.Change(_ => true, j => draft.Jobs.FirstOrDefault(d => d.Name == j.Name) is { } d ? Measured(j, d) : j),
+            Onward = pinned.Onward.Change(
+                _ => true,
+                o => draft.Onward.FirstOrDefault(d => d.Key == o.Key && KeptThings.Essence(d) == KeptThings.Essence(o)) ?? o
+            ),
+            Copies = draft.Copies,
             Shares = pinned.Shares.Change(_ => true, s => draft.Shares.FirstOrDefault(d => ShareWork.Same(s, d)) ?? s),
             Name = draft.Name,
             Settings = draft.Settings,
@@ -42,6 +59,19 @@ internal static class Known
             }
         );
     }
+
+    /// <summary>A job that stands, with what was measured of it and what is only wished of it.</summary>
+    private static CopyJob Measured(CopyJob stands, CopyJob draft) =>
+        stands with
+        {
+            Rate = draft.Rate,
+            BackDays = draft.BackDays,
+            DailyDays = draft.DailyDays,
+            Takes = stands.Takes.Change(
+                _ => true,
+                p => draft.Takes.FirstOrDefault(d => d.Key == p.Key) is { } d ? p with { Size = d.Size, Changes = d.Changes } : p
+            ),
+        };
 
     private static bool OnNetwork(Lab lab, string name) =>
         lab.Guests.Any(g => g.Interfaces.Any(l => l.Network == name))

@@ -15,6 +15,9 @@ internal enum Phase
     /// <summary>Bridges are made, addresses reserved.</summary>
     Wires,
 
+    /// <summary>Stores, jobs and onward copies that are planned no more are taken out of use.</summary>
+    CopiesEnd,
+
     /// <summary>A guest goes.</summary>
     GuestGoes,
 
@@ -32,6 +35,9 @@ internal enum Phase
 
     /// <summary>Ways in from outside are opened and closed.</summary>
     WaysIn,
+
+    /// <summary>Stores, jobs and onward copies are set up, first copies taken, drills done.</summary>
+    Copies,
 
     /// <summary>A pool comes apart.</summary>
     PoolGoes,

@@ -1,5 +1,6 @@
 using Yuntak.Core.Bench;
 using Yuntak.Core.Devices;
+using Yuntak.Core.Keeping;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
@@ -10,6 +11,7 @@ namespace Yuntak.Core.Runbooks;
 internal sealed class Plan
 {
     private readonly Lazy<Sums> standing;
+    private readonly Lab[] labs;
     private readonly Dictionary<GuestId, Guest> stands;
     private readonly Dictionary<GuestId, Guest> planned;
     private readonly Dictionary<HostId, DeviceMap> maps = [];
@@ -18,6 +20,7 @@ internal sealed class Plan
     public Plan(Lab asBuilt, Lab draft)
     {
         (AsBuilt, Draft) = (asBuilt, draft);
+        labs = [draft, asBuilt];
         Sums = Sums.Of(draft);
         standing = new(() => Sums.Of(asBuilt));
         stands = asBuilt.Guests.Where(g => asBuilt.HostOf(g) is not null).ToDictionary(g => g.Id);
@@ -64,6 +67,21 @@ internal sealed class Plan
 
         return map;
     }
+
+    /// <summary>The time an amount takes from one pool to another; see <see cref="CopyRates.Time"/>.</summary>
+    public Duration CopyTime(ByteSize amount, (HostId? Host, string? Pool) from, (HostId? Host, string? Pool) to) =>
+        CopyRates.Time(labs, amount, from, to);
+
+    /// <summary>Host and pool of the store that a guest is copied into as planned; of none, or one outside the lab, nothing is known.</summary>
+    public (HostId? Host, string? Pool) CopiedTo(GuestId guest) =>
+        JobOf(guest)?.Store is { Host: { } host } store ? (host.Id, store.Pool) : default;
+
+    /// <summary>The job that copies a guest, as planned.</summary>
+    public JobSums? JobOf(GuestId guest) =>
+        Draft.Jobs.Count == 0 ? null : HouseKeeping.Of(Sums).Jobs.FirstOrDefault(j => j.Job.Takes.Any(p => p.Guest == guest));
+
+    /// <summary>What a host's link carries, in bytes a second.</summary>
+    public double LinkRate(HostId? host) => CopyRates.Link(labs, host);
 
     /// <summary>How long a kind of step took here; null while nobody measured.</summary>
     public TookTime? Took(string act) => AsBuilt.Took.Count == 0 ? null : AsBuilt.Took.FirstOrDefault(t => t.Act == act);

@@ -41,7 +41,7 @@ public static class Standing
         }
 
         var stands = marked with { Hosts = [.. hosts], Guests = [.. guests], Ticks = [], Forwards = [], Shares = [], Reserved = [] };
-        return Unmarked(WithTheirWires(stands, marked, guests.Select(g => g.Id), whole: true));
+        return Unmarked(WithTheirCopies(WithTheirWires(stands, marked, guests.Select(g => g.Id), whole: true), marked));
     }
 
     /// <summary>Whether a lab marks anything as standing.</summary>
@@ -173,6 +173,14 @@ public static class Standing
                 "networks, addresses, ports and shares are as planned"
             );
         };
+
+    /// <summary>The edit of what stands by which stores, jobs and onward copies are as the draft says now, as far as what they speak of stands. No step comes of it.</summary>
+    public static Edit TakeKeeping(Lab draft) =>
+        asBuilt => new Changed(WithTheirCopies(asBuilt, draft), "stores, jobs and onward copies are as planned");
+
+    /// <summary>What stands, with the stores, jobs and onward copies of a draft as far as what they speak of stands.</summary>
+    private static Lab WithTheirCopies(Lab stands, Lab draft) =>
+        WireEdits.Without(stands with { Stores = draft.Stores, Jobs = draft.Jobs, Onward = draft.Onward });
 
     /// <summary>The edit of what stands by which a host is to be built once more on paper, and all that is on it. Nothing is done to the host itself.</summary>
     /// <exception cref="Refused">When applied: it does not stand.</exception>

@@ -20,6 +20,11 @@ internal static class WorkBook
         BuildGuest.Find,
         WaysWork.Find,
         UnshareWork.Find,
+        CopiesEndWork.Find,
+        StoreWork.Find,
+        JobWork.Find,
+        OnwardWork.Find,
+        DrillWork.Find,
     ];
 
     /// <summary>Everything there is to do.</summary>

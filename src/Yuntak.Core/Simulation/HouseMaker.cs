@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Keeping;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wires;
@@ -20,6 +21,7 @@ internal static class HouseMaker
                 .ToImmutableDictionary(s => s.Name),
             Ways = [.. lab.Forwards.Where(f => On(f.To) && (f.Through is not { } t || On(t)))],
             Reserved = [.. lab.Reserved],
+            Kept = KeptThings.Of(lab).ToImmutableDictionary(),
         };
         foreach (var host in lab.Hosts)
         {

@@ -39,6 +39,11 @@ internal static class HouseWords
             yield return $"share {share.Name} of {share.From.Path}";
         }
 
+        foreach (var (what, how) in house.Kept)
+        {
+            yield return $"{what}: {how}";
+        }
+
         foreach (var way in house.Ways)
         {
             yield return $"way in {way.Key}";

@@ -25,6 +25,12 @@ internal sealed partial class SimHouse
     /// <summary>What is reserved where addresses are handed out.</summary>
     public ImmutableHashSet<Reservation> Reserved { get; set; } = [];
 
+    /// <summary>Stores, jobs and onward copies, by what they are called, as they are set up.</summary>
+    public ImmutableDictionary<string, string> Kept { get; set; } = ImmutableDictionary<string, string>.Empty;
+
+    /// <summary>What was done about copies that leaves nothing set up: first copies, keys laid away, drills.</summary>
+    public ImmutableHashSet<string> Tried { get; set; } = [];
+
     /// <summary>Shares whose exporter does not answer.</summary>
     public ImmutableHashSet<string> SharesAway { get; set; } = [];
 
@@ -54,6 +60,8 @@ internal sealed partial class SimHouse
             Shares = Shares,
             Ways = Ways,
             Reserved = Reserved,
+            Kept = Kept,
+            Tried = Tried,
             SharesAway = SharesAway,
             TakenAddresses = TakenAddresses,
             Lost = Lost,

@@ -11,8 +11,8 @@ public sealed class Assessment : Sums
     private readonly Lazy<IReadOnlyList<Finding>> findings;
     private readonly Lazy<Dictionary<HostId, int>> stops;
 
-    private Assessment(Lab lab)
-        : base(lab)
+    private Assessment(Lab lab, DateOnly? today)
+        : base(lab, today)
     {
         findings = new(() => RuleBook.Check(this));
         stops = new(() => Findings.Where(f => f.Severity == Severity.Stop).Select(HostOf).OfType<HostId>().CountBy(h => h).ToDictionary());
@@ -34,5 +34,7 @@ public sealed class Assessment : Sums
         };
 
     /// <summary>Assesses a lab.</summary>
-    public static new Assessment Of(Lab lab) => new(lab);
+    /// <param name="lab">The lab.</param>
+    /// <param name="today">The day it is; null for the newest day the lab knows of.</param>
+    public static new Assessment Of(Lab lab, DateOnly? today = null) => new(lab, today);
 }

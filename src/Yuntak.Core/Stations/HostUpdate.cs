@@ -21,7 +21,7 @@ public sealed record HostUpdate(Host Before, Host After, IReadOnlyList<HostChang
     public static HostUpdate Of(Assessment lab, Host host, HostReading reading)
     {
         var after = HostMerge.Applied(host, reading);
-        var changed = Assessment.Of(lab.Lab.WithHost(host.Id, _ => after));
+        var changed = Assessment.Of(lab.Lab.WithHost(host.Id, _ => after), lab.Today);
         return new HostUpdate(
             host,
             after,

@@ -3,6 +3,7 @@ using Yuntak.Core.Bench.Rules;
 using Yuntak.Core.Devices.Rules;
 using Yuntak.Core.Disks.Rules;
 using Yuntak.Core.Findings;
+using Yuntak.Core.Keeping.Rules;
 using Yuntak.Core.Kit.Rules;
 using Yuntak.Core.Wants.Rules;
 using Yuntak.Core.Wires.Rules;
@@ -21,6 +22,7 @@ public static class RuleBook
         .. DevicesRules.All,
         .. WiresRules.All,
         .. BenchRules.All,
+        .. KeepingRuleList.All,
     ];
 
     /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>

@@ -52,7 +52,7 @@ internal static class LabReader
         taken = read.Guests.Select(g => g.Id.Value).Where(id => id.Length > 0).ToHashSet(StringComparer.Ordinal);
         List<Guest> guests = [.. read.Guests.Select(g => g.Id.Value.Length > 0 ? g : g with { Id = new GuestId(Free(g.Name, taken)) })];
         var byName = guests.DistinctBy(g => g.Name).ToDictionary(g => g.Name, g => g.Id, StringComparer.Ordinal);
-        return read with
+        return CopyNames.In(read, GuestOf, id => id is { } host ? hosts.GetValueOrDefault(host.Value, host) : null) with
         {
             Hosts = [.. known],
             Guests =

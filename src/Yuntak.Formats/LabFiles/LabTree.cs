@@ -22,7 +22,7 @@ internal static class LabTree
 
     /// <summary>A file names hosts and guests where the model knows them by their ids.</summary>
     private static Lab Named(Lab lab) =>
-        lab with
+        CopyNames.In(lab, id => Called(lab, id), id => lab.Host(id) is { } host ? new HostId(host.Name) : id) with
         {
             Guests = lab.Guests.Change(
                 g => g.Placement is not null || g.RunsIn is not null || g.Apart.Count > 0 || g.Together.Count > 0,

@@ -13,6 +13,7 @@ public static class House
         new WiresRoom(),
         new BenchRoom(),
         new RunbookRoom(),
+        new KeepingRoom(),
         new Hall(),
     ];
 

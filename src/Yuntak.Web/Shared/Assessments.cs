@@ -8,12 +8,24 @@ using Yuntak.Core.Stations;
 namespace Yuntak.Web.Shared;
 
 /// <summary>The assessments of labs that are in use. A lab is assessed once, before it is kept, and shown from the same assessment.</summary>
-public sealed class Assessments(ILogger<Assessments> log)
+public sealed class Assessments(ILogger<Assessments> log, TimeProvider clock)
 {
     private readonly ConditionalWeakTable<Lab, Lazy<Assessment>> known = [];
 
     /// <summary>The assessment of a lab.</summary>
-    public Assessment Of(Lab lab) => known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l))).Value;
+    public Assessment Of(Lab lab)
+    {
+        var today = clock.Today();
+        var assessment = known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l, today))).Value;
+        if (assessment.Today == today)
+        {
+            return assessment;
+        }
+
+        // It was worked out yesterday: copies and drills have grown older since.
+        known.AddOrUpdate(lab, new Lazy<Assessment>(() => Whole(lab, today)));
+        return known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l, today))).Value;
+    }
 
     /// <summary>Refuses a lab that cannot be worked out, and what no file would be read with again.</summary>
     /// <param name="before">The lab as it is. What was wrong with it already, when other limits held, keeps nobody from changing something else.</param>
@@ -45,9 +57,9 @@ public sealed class Assessments(ILogger<Assessments> log)
     private static IReadOnlyCollection<string> Gone(Host host, Pool pool) => pool.DiskIds;
 
     /// <summary>With everything worked out that pages show.</summary>
-    private static Assessment Whole(Lab lab)
+    private static Assessment Whole(Lab lab, DateOnly today)
     {
-        var assessment = Assessment.Of(lab);
+        var assessment = Assessment.Of(lab, today);
         _ = assessment.Findings.Count;
         return assessment;
     }

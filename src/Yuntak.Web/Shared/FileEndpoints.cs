@@ -50,6 +50,7 @@ internal static class FileEndpoints
         RunbookFiles.Map(app);
         app.MapGet("/files/backup", TakeBackup);
         WireFiles.Map(app);
+        KeepingFiles.Map(app);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
     }
 

@@ -120,7 +120,7 @@ public class PageTests(Site site) : IClassFixture<Site>
         var page = await site.Get("/Bench");
         page.QuerySelectorAll(".route .station")
             .Select(s => s.GetAttribute("data-station"))
-            .ShouldBe(["Kit", "Wants", "Disks", "Devices", "Wires", "Bench", "Runbook"]);
+            .ShouldBe(["Kit", "Wants", "Disks", "Devices", "Wires", "Bench", "Runbook", "Keeping"]);
         page.QuerySelector("[data-station=Kit] .mark-shape")!.ClassList.ShouldContain("stop");
         page.QuerySelector("[data-station=Bench] .mark-shape")!.ClassList.ShouldContain("mind");
         page.QuerySelector("[data-station=Bench]")!.GetAttribute("aria-current").ShouldBe("page");

@@ -22,7 +22,8 @@ public static class LabChecks
             .Concat(lab.Hosts.SelectMany((h, n) => HostProblems(h, missing).Select(p => p.Below($"hosts[{n}]"))))
             .Concat(TwiceAmongGuests(lab))
             .Concat(lab.Guests.SelectMany((g, n) => GuestChecks.Problems(lab, g).Select(p => p.Below($"guests[{n}]"))))
-            .Concat(WireChecks.Problems(lab));
+            .Concat(WireChecks.Problems(lab))
+            .Concat(KeepingChecks.Problems(lab));
 
     /// <summary>What a change may have brought in: as <see cref="Problems"/>, but where hosts, profiles and assumptions stayed as they are only the guests that changed are looked at.</summary>
     /// <param name="before">The lab before the change.</param>
@@ -35,6 +36,7 @@ public static class LabChecks
             || before.Profiles != after.Profiles
             || before.Settings != after.Settings
             || !WireChecks.Same(before, after)
+            || !KeepingChecks.Same(before, after)
         )
         {
             return Problems(after, missing);

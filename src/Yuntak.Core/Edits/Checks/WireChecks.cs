@@ -116,12 +116,12 @@ internal static class WireChecks
         }
     }
 
-    private static IEnumerable<Problem> GuestThere(Lab lab, string member, GuestId? id) =>
+    internal static IEnumerable<Problem> GuestThere(Lab lab, string member, GuestId? id) =>
         id is { } known && lab.Guest(known) is null
             ? [new Problem(member, Missing("guest", known.Value, lab.Guests.Select(g => g.Name)))]
             : [];
 
-    private static string Missing(string what, string name, IEnumerable<string> there)
+    internal static string Missing(string what, string name, IEnumerable<string> there)
     {
         var known = there.Take(12).ToList();
         return known.Count == 0
@@ -129,7 +129,7 @@ internal static class WireChecks
             : $"There is no {what} called «{Names.Short(name)}»; there {(known.Count == 1 ? "is" : "are")} {string.Join(", ", known)}.";
     }
 
-    private static IEnumerable<Problem> Each<T>(
+    internal static IEnumerable<Problem> Each<T>(
         ValueList<T> things,
         string list,
         Shape<T> shape,

@@ -75,6 +75,11 @@ internal static class WireCodecs
                 : null
     );
 
+    /// <summary>A text of a certain form, kept in one way of writing it.</summary>
+    /// <param name="expects">What belongs here.</param>
+    /// <param name="written">The text as it is kept; null when it is of another form.</param>
+    internal static Codec<string> FormedAs(string expects, Func<string, string?> written) => new Formed(expects, written);
+
     private static bool IsLabel(string text) =>
         text.Length is > 0 and <= 63 && text.All(c => char.IsAsciiLetterOrDigit(c) || c == '-') && text[0] != '-' && text[^1] != '-';
 

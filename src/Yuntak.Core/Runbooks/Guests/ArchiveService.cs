@@ -22,7 +22,7 @@ internal sealed record ArchiveService(GuestId Guest, HostId? Host, ByteSize Size
     internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) =>
-        new Duration(20) + CopyRates.Time(plan, Size, (Host, plan.Stands(Guest)?.Placement?.SystemPool), default);
+        new Duration(20) + plan.CopyTime(Size, (Host, plan.Stands(Guest)?.Placement?.SystemPool), plan.CopiedTo(Guest));
 
     internal override ActText Text(Plan plan) =>
         new(

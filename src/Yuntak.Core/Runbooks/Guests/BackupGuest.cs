@@ -17,8 +17,8 @@ internal sealed record BackupGuest(GuestId Guest, HostId? Host) : GuestAct(Guest
     internal override Duration Takes(Plan plan) =>
         plan.Stands(Guest) is { Placement: { } place }
             ? new Duration(5)
-                + CopyRates.Time(plan, plan.Standing.Guest(Guest).SystemDisk, (Host, place.SystemPool), default)
-                + CopyRates.Time(plan, plan.Standing.Guest(Guest).Bulk, (Host, place.BulkPool), default)
+                + plan.CopyTime(plan.Standing.Guest(Guest).SystemDisk, (Host, place.SystemPool), plan.CopiedTo(Guest))
+                + plan.CopyTime(plan.Standing.Guest(Guest).Bulk, (Host, place.BulkPool), plan.CopiedTo(Guest))
             : new(5);
 
     /// <summary>Where there is one younger than a day nothing is copied at all.</summary>
@@ -27,11 +27,36 @@ internal sealed record BackupGuest(GuestId Guest, HostId? Host) : GuestAct(Guest
     internal override ActText Text(Plan plan) =>
         new(
             $"Take a backup of {plan.AsBuilt.Guest(Guest)?.Name ?? plan.NameOf(Guest)}, or make sure there is one younger than a day",
-            [],
+            [.. Known(plan)],
             "It is there, complete, and on another host.",
             "Do not go on without it.",
             "None needed."
         );
+
+    /// <summary>What is known of copies that are there already.</summary>
+    private IEnumerable<StepValue> Known(Plan plan)
+    {
+        if (plan.JobOf(Guest) is { } job)
+        {
+            yield return new(
+                "copied by",
+                $"{job.Job.Name}, {job.Times.Words()}, into {job.Job.Store}: what it copied last night is young enough"
+            );
+        }
+
+        if (plan.Draft.Copies.Where(c => c.Guest == Guest).MaxBy(c => c.At, StringComparer.Ordinal) is { } newest)
+        {
+            yield return new(
+                "newest known",
+                $"of {newest.At.Replace('T', ' ')} in {newest.Store}{(newest.Checked is { } on ? $", read back on {on:yyyy-MM-dd}" : ", not read back")}"
+            );
+        }
+
+        if (plan.Draft.Drills.Where(d => d is { Kind: DrillKind.Guest, Worked: true } && d.Guest == Guest).MaxBy(d => d.On) is { } drill)
+        {
+            yield return new("brought back in a drill", $"on {drill.On:yyyy-MM-dd}");
+        }
+    }
 
     internal override bool Copies => true;
 

@@ -23,8 +23,8 @@ internal sealed record FirstBackup(GuestId Guest, HostId? Host, ByteSize SystemD
 
     internal override Duration Takes(Plan plan) =>
         new Duration(5)
-        + CopyRates.Time(plan, SystemDisk, (Host, plan.Guest(Guest)?.Placement?.SystemPool), default)
-        + CopyRates.Time(plan, Bulk, (Host, plan.Guest(Guest)?.Placement?.BulkPool), default);
+        + plan.CopyTime(SystemDisk, (Host, plan.Guest(Guest)?.Placement?.SystemPool), plan.CopiedTo(Guest))
+        + plan.CopyTime(Bulk, (Host, plan.Guest(Guest)?.Placement?.BulkPool), plan.CopiedTo(Guest));
 
     internal override ActText Text(Plan plan) =>
         new(

@@ -20,7 +20,7 @@ internal sealed record ImportImage(GuestId Guest, HostId? Host, ByteSize Disk) :
 
     internal override Duration Takes(Plan plan) =>
         new Duration(5)
-        + CopyRates.Time(plan, Disk, (Host, plan.Guest(Guest)?.Placement?.SystemPool), (Host, plan.Guest(Guest)?.Placement?.SystemPool));
+        + plan.CopyTime(Disk, (Host, plan.Guest(Guest)?.Placement?.SystemPool), (Host, plan.Guest(Guest)?.Placement?.SystemPool));
 
     internal override ActText Text(Plan plan) =>
         new(

@@ -20,7 +20,7 @@ internal sealed record LayArchiveIn(GuestId Guest, HostId? Host, ByteSize Size) 
     internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) =>
-        new Duration(15) + CopyRates.Time(plan, Size, default, (Host, plan.Guest(Guest)?.Placement?.SystemPool));
+        new Duration(15) + plan.CopyTime(Size, plan.CopiedTo(Guest), (Host, plan.Guest(Guest)?.Placement?.SystemPool));
 
     internal override ActText Text(Plan plan) =>
         new(

@@ -40,8 +40,8 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
 
         var (size, was) = (plan.Standing.Guest(Guest), before.Placement);
         var across =
-            CopyRates.Time(plan, was is null ? default : size.SystemDisk, (From, was?.SystemPool), (To, Place?.SystemPool))
-            + CopyRates.Time(plan, was is null ? default : size.Bulk, (From, was?.BulkPool), (To, Place?.BulkPool));
+            plan.CopyTime(was is null ? default : size.SystemDisk, (From, was?.SystemPool), (To, Place?.SystemPool))
+            + plan.CopyTime(was is null ? default : size.Bulk, (From, was?.BulkPool), (To, Place?.BulkPool));
         // Through the backup everything is written twice.
         return new Duration(10) + (Straight ? across : across + across);
     }

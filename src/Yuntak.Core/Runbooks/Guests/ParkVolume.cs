@@ -38,9 +38,7 @@ internal sealed record ParkVolume(GuestId Guest, HostId? Host, bool Bulk, string
     internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) =>
-        new Duration(5)
-        + CopyRates.Time(plan, Size, (Host, From), (ToHost, ToPool))
-        + CopyRates.Time(plan, Size, (Host, From), (ToHost, ToPool));
+        new Duration(5) + plan.CopyTime(Size, (Host, From), (ToHost, ToPool)) + plan.CopyTime(Size, (Host, From), (ToHost, ToPool));
 
     internal override void Apply(DiskState disks) => disks.Moved(Guest, Bulk, ToHost, ToPool);
 

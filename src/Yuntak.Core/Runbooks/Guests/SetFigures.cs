@@ -28,12 +28,7 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, GuestFigures With
     internal override Duration Takes(Plan plan) =>
         (Shrinks || Repackaged) && plan.Stands(Guest) is not null
             ? new Duration(15)
-                + CopyRates.Time(
-                    plan,
-                    plan.Standing.Guest(Guest).SystemDisk + plan.Standing.Guest(Guest).Bulk,
-                    default,
-                    (Host, With.SystemPool)
-                )
+                + plan.CopyTime(plan.Standing.Guest(Guest).SystemDisk + plan.Standing.Guest(Guest).Bulk, default, (Host, With.SystemPool))
             : new(5);
 
     internal override ActText Text(Plan plan) =>

@@ -18,10 +18,9 @@ internal sealed record TryRestore(GuestId Guest, HostId? Host) : GuestAct(Guest,
     internal override Duration Takes(Plan plan) =>
         plan.Guest(Guest) is { } guest
             ? new Duration(5)
-                + CopyRates.Time(
-                    plan,
+                + plan.CopyTime(
                     plan.Sums.Lab.Guest(Guest) is null ? default : plan.Sums.Guest(Guest).SystemDisk,
-                    default,
+                    plan.CopiedTo(Guest),
                     (Host, guest.Placement?.SystemPool)
                 )
             : new(10);

@@ -41,7 +41,7 @@ internal sealed record CopyPoolAway(
     internal override (double Least, double Most) Spread => OfAmounts;
 
     internal override Duration Takes(Plan plan) =>
-        new Duration(15) + CopyRates.Time(plan, Known > ByteSize.Zero ? Known : AtMost, (Host, Pool), (To?.Host, To?.Pool));
+        new Duration(15) + plan.CopyTime(Known > ByteSize.Zero ? Known : AtMost, (Host, Pool), (To?.Host, To?.Pool));
 
     internal override void Apply(DiskState disks) => disks.CopiedAway(Host, Pool);
 

@@ -34,7 +34,7 @@ internal sealed record CopyPoolBack(
 
     internal override (double Least, double Most) Spread => OfAmounts;
 
-    internal override Duration Takes(Plan plan) => new Duration(15) + CopyRates.Time(plan, Amount, (From?.Host, From?.Pool), (Host, Pool));
+    internal override Duration Takes(Plan plan) => new Duration(15) + plan.CopyTime(Amount, (From?.Host, From?.Pool), (Host, Pool));
 
     internal override void Apply(DiskState disks) => disks.CopiedBack(Host, Before, Pool);
 

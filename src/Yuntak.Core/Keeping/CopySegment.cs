@@ -1,0 +1,28 @@
+using Yuntak.Core.Base;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Keeping;
+
+/// <summary>A volume, folder or archive as a job copies it.</summary>
+/// <param name="Volume">The volume; null for settings of a host, and for archives and agents, which are files of a guest.</param>
+/// <param name="Part">The part of the job it belongs to.</param>
+/// <param name="Name">What it is, in words.</param>
+/// <param name="Size">All of it.</param>
+/// <param name="ADay">What changes of it in a day.</param>
+/// <param name="Measured">Whether that was measured, not assumed.</param>
+/// <param name="Whole">Whether all of it is copied each time: into a store that keeps nothing once.</param>
+/// <param name="Over">The lines it goes over.</param>
+public sealed record CopySegment(
+    KeepVolume? Volume,
+    Labs.JobPart Part,
+    string Name,
+    ByteSize Size,
+    ByteSize ADay,
+    bool Measured,
+    bool Whole,
+    ValueList<NightUse> Over
+)
+{
+    /// <summary>What is copied after so many days: never more than all of it.</summary>
+    public ByteSize After(double days) => Whole ? Size : ByteSize.Min(Size, ADay * days);
+}

@@ -1,0 +1,139 @@
+using System.Runtime.CompilerServices;
+using Yuntak.Core.Bench;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
+using Yuntak.Core.Schedules;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Keeping;
+
+/// <summary>All that is worked out about the copies of a house.</summary>
+public sealed class HouseKeeping
+{
+    private static readonly ConditionalWeakTable<Sums, HouseKeeping> Known = [];
+
+    private readonly Lazy<IReadOnlyList<GuestKeeping>> guests;
+    private readonly Lazy<Dictionary<string, StoreRoom>> rooms;
+    private readonly Dictionary<DateOnly, Night> nights = [];
+
+    private HouseKeeping(Sums sums, DateOnly on)
+    {
+        (Sums, On) = (sums, on);
+        Clock = new HouseClock(Lab.Settings.TimeZone);
+        Volumes = [.. KeepVolumes.Of(sums)];
+        Stores = [.. Lab.Stores.Select(s => new StoreSums(sums, s))];
+        Jobs = [.. Lab.Jobs.Select(j => new JobSums(sums, j, Store(j.Store), Volumes))];
+        Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Jobs.Where(j => j.Job.Store == o.From)]))];
+        rooms = new(() => Stores.ToDictionary(s => s.Store.Name, s => new StoreRoom(this, s), StringComparer.Ordinal));
+        guests = new(() => [.. GuestKeeper.Of(this)]);
+    }
+
+    /// <summary>The sums it rests on.</summary>
+    public Sums Sums { get; }
+
+    /// <summary>The lab.</summary>
+    public Lab Lab => Sums.Lab;
+
+    /// <summary>The day it is reckoned on.</summary>
+    public DateOnly On { get; }
+
+    /// <summary>The clock on the wall.</summary>
+    public HouseClock Clock { get; }
+
+    /// <summary>What the house would lose.</summary>
+    public IReadOnlyList<KeepVolume> Volumes { get; }
+
+    /// <summary>The stores, in the lab's order.</summary>
+    public IReadOnlyList<StoreSums> Stores { get; }
+
+    /// <summary>The jobs, in the lab's order.</summary>
+    public IReadOnlyList<JobSums> Jobs { get; }
+
+    /// <summary>The onward copies, in the lab's order.</summary>
+    public IReadOnlyList<OnwardSums> Onward { get; }
+
+    /// <summary>How well each guest is kept that has something to lose, in the lab's order.</summary>
+    public IReadOnlyList<GuestKeeping> Guests => guests.Value;
+
+    /// <summary>The copies of a house on a day; worked out once for each day that is asked about.</summary>
+    public static HouseKeeping Of(Sums sums, DateOnly? on = null)
+    {
+        var day = on ?? Newest(sums.Lab);
+        if (Known.TryGetValue(sums, out var known) && known.On == day)
+        {
+            return known;
+        }
+
+        var keeping = new HouseKeeping(sums, day);
+        Known.AddOrUpdate(sums, keeping);
+        return keeping;
+    }
+
+    /// <summary>The store of that name.</summary>
+    public StoreSums? Store(string name) => Stores.FirstOrDefault(s => s.Store.Name == name);
+
+    /// <summary>How full a store gets.</summary>
+    public StoreRoom Room(StoreSums store) => rooms.Value[store.Store.Name];
+
+    /// <summary>A night, from noon to noon.</summary>
+    /// <param name="day">The day it begins on.</param>
+    public Night NightOf(DateOnly day)
+    {
+        lock (nights)
+        {
+            if (!nights.TryGetValue(day, out var night))
+            {
+                if (nights.Count >= MostNights)
+                {
+                    nights.Clear();
+                }
+
+                nights[day] = night = NightMaker.Of(this, day);
+            }
+
+            return night;
+        }
+    }
+
+    /// <summary>Whether something is the place where copies lie, and so is in no job.</summary>
+    public bool IsStore(KeepVolume volume) =>
+        volume.Part == VolumePart.Bulk
+        && (Stores.Any(s => s.Guest?.Id == volume.Guest!.Id) || Sums.Guest(volume.Guest!.Id).Follows(ProfileBook.BackupServer));
+
+    /// <summary>Whether losing something is nothing lost: a store, or a guest that is there to be broken.</summary>
+    public bool MayBeLost(KeepVolume volume) => IsStore(volume) || (volume.Part is not null && Sums.Guest(volume.Guest!.Id).IsThrowAway);
+
+    /// <summary>The jobs that copy something.</summary>
+    public IEnumerable<JobSums> JobsOf(KeepVolume volume) => Jobs.Where(j => j.Segments.Any(s => s.Volume == volume));
+
+    /// <summary>Why a volume is not ticked, as somebody said; null when nobody did.</summary>
+    public string? WhyNot(KeepVolume volume) =>
+        Lab
+            .Jobs.SelectMany(j => j.Takes)
+            .Where(p => p.Why.Length > 0 && volume.Part is { } part && p.Guest == volume.Guest!.Id && p.Without.Contains(part))
+            .Select(p => p.Why)
+            .FirstOrDefault();
+
+    /// <summary>What is in no job, though it would be missed: neither a store nor there to be broken, and nobody said why.</summary>
+    public IEnumerable<KeepVolume> InNoJob => Volumes.Where(v => !MayBeLost(v) && WhyNot(v) is null && !JobsOf(v).Any());
+
+    /// <summary>What is in more than one job.</summary>
+    public IEnumerable<KeepVolume> Twice => Volumes.Where(v => JobsOf(v).Skip(1).Any());
+
+    /// <summary>How long it takes to have the whole house back, one guest after another in order of importance; null while something cannot come back.</summary>
+    public Duration? HouseRestore =>
+        Guests.Count == 0 || Guests.Any(g => g.Restore is null)
+            ? null
+            : Guests.Aggregate(new Duration(0), (sum, g) => sum + g.Restore!.Value);
+
+    private const int MostNights = 40;
+
+    /// <summary>The newest day a lab knows of, for who has no clock.</summary>
+    private static DateOnly Newest(Lab lab) =>
+        lab.Hosts.Select(h => h.ReadOn)
+            .Concat(lab.Drills.Where(d => d.Worked is not null).Select(d => (DateOnly?)d.On))
+            .Concat(lab.Copies.Select(c => Moments.Read(c.At)).OfType<DateTime>().Select(at => (DateOnly?)DateOnly.FromDateTime(at)))
+            .Concat(lab.Stores.Select(s => s.KeyTried))
+            .Max()
+        ?? new DateOnly(2026, 1, 1);
+}

@@ -1,0 +1,62 @@
+using Yuntak.Core.Labs;
+using Yuntak.Core.Schedules;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Keeping;
+
+/// <summary>What a store's list says of a guest, beside what its job plans.</summary>
+/// <param name="Job">The job that copies it.</param>
+/// <param name="Guest">The guest.</param>
+/// <param name="Newest">Its newest copy; null when the list has none.</param>
+/// <param name="MissedTimes">How often the job should have run since, in times of its longest gap.</param>
+/// <param name="Expected">What a whole copy is.</param>
+/// <param name="Share">The largest copy as a share of that; null while no size is known.</param>
+/// <param name="CheckedDays">Days since one of its copies was read back; null for never.</param>
+public sealed record KnownTruth(
+    JobSums Job,
+    Guest Guest,
+    KnownCopy? Newest,
+    double MissedTimes,
+    ByteSize Expected,
+    double? Share,
+    int? CheckedDays
+)
+{
+    /// <summary>Every guest of every job into a store of which a list was read.</summary>
+    public static IEnumerable<KnownTruth> Of(HouseKeeping keeping)
+    {
+        if (keeping.Lab.Copies.Count == 0)
+        {
+            yield break;
+        }
+
+        var copies = keeping.Lab.Copies.ToLookup(c => (c.Store, c.Guest));
+        var stores = keeping.Lab.Copies.Select(c => c.Store).ToHashSet(StringComparer.Ordinal);
+        foreach (var job in keeping.Jobs.Where(j => stores.Contains(j.Job.Store)))
+        {
+            foreach (var guest in job.Job.Takes.Select(p => p.Guest).OfType<GuestId>().Distinct().Select(keeping.Lab.Guest).OfType<Guest>())
+            {
+                yield return Of(keeping, job, guest, [.. copies[(job.Job.Store, guest.Id)]]);
+            }
+        }
+    }
+
+    private static KnownTruth Of(HouseKeeping keeping, JobSums job, Guest guest, List<KnownCopy> own)
+    {
+        var newest = own.MaxBy(c => c.At, StringComparer.Ordinal);
+        var expected = job.Segments.Where(s => s.Part.Guest == guest.Id).Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
+        var largest = own.Select(c => c.Size).Max();
+        var read = own.Select(c => c.Checked).Max();
+        return new KnownTruth(
+            job,
+            guest,
+            newest,
+            Moments.Read(newest?.At) is { } at
+                ? (keeping.On.ToDateTime(new TimeOnly(12, 0)) - at).TotalHours / job.Times.LongestGapHours
+                : 0,
+            expected,
+            largest is { } size && expected > ByteSize.Zero ? size.Bytes / (double)expected.Bytes : null,
+            read is { } on ? keeping.On.DayNumber - on.DayNumber : null
+        );
+    }
+}

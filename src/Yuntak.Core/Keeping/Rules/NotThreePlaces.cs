@@ -1,0 +1,38 @@
+using Yuntak.Core.Bench;
+using Yuntak.Core.Figures;
+using Yuntak.Core.Findings;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Keeping.Rules;
+
+/// <summary>No mishap takes everything.</summary>
+internal sealed class NotThreePlaces : IRule
+{
+    /// <inheritdoc/>
+    public RuleInfo Info { get; } =
+        new(
+            "keeping.three-places",
+            Severity.Note,
+            Station.Keeping,
+            Says: "Three copies, on two kinds of medium, one of them elsewhere, one that nobody can change, none unchecked.",
+            Because: "One mishap takes everything that is in one place, of one kind, or within reach of one account.",
+            Source: new Source("CISA / US-CERT, «Data Backup Options», 2012, for the first three; the last two are common practice")
+        );
+
+    /// <inheritdoc/>
+    public IEnumerable<Finding> Check(Sums lab)
+    {
+        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var short_ = keeping.Guests.Where(g => !g.IsWhole).ToList();
+        return lab.Lab.Jobs.Count == 0 || short_.Count == 0
+            ? []
+            :
+            [
+                Info.On(
+                    Subject.Of(lab.Lab),
+                    $"{Numbers.Count(short_.Count, "guest")} {(short_.Count == 1 ? "is" : "are")} not yet safe from every mishap",
+                    $"{string.Join(", ", short_.Take(5).Select(g => g.Guest.Name))}{(short_.Count > 5 ? $" and {short_.Count - 5} more" : "")}: {KeepingSteps.Cheapest(keeping)}"
+                ),
+            ];
+    }
+}

@@ -1,0 +1,57 @@
+using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
+using Yuntak.Core.Keeping;
+using Yuntak.Core.Labs;
+using Yuntak.Core.Simulation;
+using Yuntak.Core.Units;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>Brings something back under another name, with no network.</summary>
+/// <param name="Drill">The drill.</param>
+/// <param name="Place">The host it is done at; null for none of the lab.</param>
+internal sealed record BringBackForDrill(Drill Drill, HostId? Place) : KeepingAct(Place)
+{
+    /// <inheritdoc/>
+    public override string Type => "bring-back-for-drill";
+
+    /// <inheritdoc/>
+    public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [Value("drill", Drill.Key)];
+
+    internal override Duration Takes(Plan plan) =>
+        new Duration(5)
+        + (
+            Drill.Kind switch
+            {
+                DrillKind.Guest => House(plan).Guests.FirstOrDefault(g => g.Guest.Id == Drill.Guest)?.Restore ?? new Duration(30),
+                DrillKind.House => House(plan).HouseRestore ?? new Duration(240),
+                _ => new Duration(KeepingRules.FileMinutes),
+            }
+        );
+
+    internal override (double Least, double Most) Spread => OfAmounts;
+
+    private string Of(Plan plan) =>
+        Drill.Guest is { } id ? plan.NameOf(id)
+        : Drill.Host is { } host ? plan.NameOf(host)
+        : CopyWords.Drills.Display(Drill.Kind);
+
+    internal override ActText Text(Plan plan) =>
+        new(
+            $"Drill: bring {Of(plan)} back under another name",
+            [
+                new("name", $"{Names.Slug(Of(plan))}-drill", Literal: true),
+                new("network", "off, so that two of one never meet"),
+                new("from", House(plan).Guests.FirstOrDefault(g => g.Guest.Id == Drill.Guest)?.From?.Where ?? "the store that has it"),
+                new("start", "note the time: how long it takes is what the drill is for"),
+            ],
+            "It is there, and starts.",
+            "It does not? Then there is no copy: mend that today, and say so in the drill.",
+            "Delete what was brought back.",
+            "Look twice that it goes beside the one that stands, never over it."
+        );
+
+    internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"back {Drill.Key}");
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.Tried.Contains($"back {Drill.Key}"))];
+}

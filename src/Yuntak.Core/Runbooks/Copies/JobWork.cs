@@ -1,0 +1,78 @@
+using Yuntak.Core.Keeping;
+using Yuntak.Core.Labs;
+
+namespace Yuntak.Core.Runbooks;
+
+/// <summary>A job comes, or copies something else or at another time than before.</summary>
+/// <param name="Name">The job's name.</param>
+internal sealed record JobWork(string Name) : Work
+{
+    /// <inheritdoc/>
+    public override string Key => $"job/{Uri.EscapeDataString(Name)}";
+
+    /// <summary>The jobs that are planned into a store that will stand, and differ in what asks for work.</summary>
+    public static IEnumerable<Work> Find(Plan plan) =>
+        plan
+            .Draft.Jobs.Where(j =>
+                KeptThings.IsThere(plan.Draft, j)
+                && (
+                    plan.AsBuilt.Jobs.FirstOrDefault(b => b.Name == j.Name) is not { } built
+                    || KeptThings.Essence(plan.AsBuilt, built) != KeptThings.Essence(plan.Draft, j)
+                )
+            )
+            .Select(j => new JobWork(j.Name));
+
+    /// <inheritdoc/>
+    public override string Title(Plan plan) => $"The job {Name}";
+
+    /// <inheritdoc/>
+    public override Phase Phase(Plan plan) => Runbooks.Phase.Copies;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Acts(Plan plan)
+    {
+        var job = KeptThings.Essence(plan.Draft, Of(plan));
+        var before = plan.AsBuilt.Jobs.FirstOrDefault(j => j.Name == Name);
+        var store = plan.Draft.Stores.First(s => s.Name == job.Store);
+        var at = KeptPlaces.Of(plan, store);
+        var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes.ToHashSet();
+        var fresh = job.Takes.Where(p => !had.Contains(p)).Select(p => p.Key).ToList();
+        var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
+        return
+        [
+            new SetUpJob(job, at, before is not null),
+            .. fresh.Count > 0 && amount > Units.ByteSize.Zero
+                ? [new RunFirstCopy(Name, [.. fresh], at), new ReadBack(Name, amount, store.Name, at)]
+                : Array.Empty<Act>(),
+        ];
+    }
+
+    /// <inheritdoc/>
+    public override IEnumerable<Condition> Needs(Plan plan) =>
+        KeptPlaces
+            .Needs(plan, plan.Draft.Stores.First(s => s.Name == Of(plan).Store))
+            .Append(Condition.StoreThere(Of(plan).Store))
+            .Concat(
+                KeptThings
+                    .Essence(plan.Draft, Of(plan))
+                    .Takes.SelectMany(p =>
+                        p.Guest is { } guest ? [Condition.Ready(guest), Condition.Changed(guest)]
+                        : p.Host is { } host ? [Condition.Stands(host)]
+                        : Array.Empty<Condition>()
+                    )
+            );
+
+    /// <inheritdoc/>
+    public override Lab Adopt(Lab stands, Plan plan) =>
+        stands with
+        {
+            Jobs = stands.Jobs.Any(j => j.Name == Name)
+                ? stands.Jobs.Change(j => j.Name == Name, _ => Standing(plan))
+                : stands.Jobs.With(Standing(plan)),
+        };
+
+    /// <summary>As it stands then: without what it takes of guests that are on no host.</summary>
+    private CopyJob Standing(Plan plan) => Of(plan) with { Takes = Of(plan).Takes.Without(p => !KeptThings.IsThere(plan.Draft, p)) };
+
+    private CopyJob Of(Plan plan) => plan.Draft.Jobs.First(j => j.Name == Name);
+}
