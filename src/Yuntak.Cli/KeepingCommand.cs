@@ -35,6 +35,13 @@ internal static class KeepingCommand
             try
             {
                 var day = parsed.GetValue(night) is { } said ? Shared.Day(said) : DateOnly.FromDateTime(DateTime.Now);
+                if (day < HouseKeeping.FirstDay || day > HouseKeeping.LastDay)
+                {
+                    throw new Refused(
+                        $"Nights are reckoned from {HouseKeeping.FirstDay:yyyy-MM-dd} to {HouseKeeping.LastDay:yyyy-MM-dd}, not {day:yyyy-MM-dd}."
+                    );
+                }
+
                 Say(HouseKeeping.Of(Sums.Of(read), day), day, asJson);
                 return 0;
             }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
@@ -32,8 +33,21 @@ internal static class ShapeGen
             lab = Vary(lab, GuestShapes.Guest, random, change => GuestEdits.Change(guest.Id, change));
         }
 
-        var settings = Picked(LabShapes.Settings, random).Aggregate(lab.Settings, (s, f) => f.Set(s, Sample(f.Schema([]), random)));
+        var settings = Picked(LabShapes.Settings, random).Aggregate(lab.Settings, (s, f) => Set(s, f, Sample(f.Schema([]), random)));
         return LabShapes.Settings.Problems(settings).Any() ? lab : lab with { Settings = settings };
+    }
+
+    /// <summary>The assumptions with one said otherwise; as they were where the text is none of its kind, such as a zone that does not exist.</summary>
+    private static LabSettings Set(LabSettings settings, Scalar<LabSettings> field, string text)
+    {
+        try
+        {
+            return field.Set(settings, text);
+        }
+        catch (Refused)
+        {
+            return settings;
+        }
     }
 
     private static Lab Vary<T>(Lab lab, Shape<T> shape, Random random, Func<Func<T, T>, Edit> edit) =>

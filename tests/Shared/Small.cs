@@ -64,7 +64,7 @@ internal static class Small
 
     /// <summary>The findings of one rule.</summary>
     public static IReadOnlyList<Finding> Findings(this Lab lab, string rule) =>
-        [.. Assessment.Of(lab).Findings.Where(f => f.Rule.Id == rule)];
+        [.. Assessment.Of(lab, Copied.Today).Findings.Where(f => f.Rule.Id == rule)];
 
     /// <summary>The one finding of a rule.</summary>
     public static Finding Finding(this Lab lab, string rule) => lab.Findings(rule).Single();

@@ -16,6 +16,7 @@ public static class LabDifference
         [
             .. Said(from, to),
             .. Reach(from, to),
+            .. Copies(from, to),
             .. to.Hosts.SelectMany(h => Host(from.Host(h.Id), h)),
             .. from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange($"host {h.Name} goes")),
             .. to.Guests.Select(g => Guest(from, to, g)).OfType<LabChange>(),
@@ -48,6 +49,17 @@ public static class LabDifference
                     .Select(p => ProfileWords(p.Before, p.After))
             )
             .Select(words => new LabChange(words, NeedsWork: false));
+    }
+
+    private static IEnumerable<LabChange> Copies(Lab from, Lab to)
+    {
+        var telling = new Telling();
+        foreach (var field in LabShapes.Lab.Fields.Where(f => f.Name is "stores" or "jobs" or "onward"))
+        {
+            field.Tell(from, to, telling);
+        }
+
+        return telling.Told.Select(t => new LabChange(t.Text, NeedsWork: !t.Known));
     }
 
     private static IEnumerable<LabChange> Reach(Lab from, Lab to)

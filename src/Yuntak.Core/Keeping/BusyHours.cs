@@ -6,7 +6,7 @@ using Yuntak.Core.Wants;
 namespace Yuntak.Core.Keeping;
 
 /// <summary>The hours in which a guest is used most.</summary>
-public static class BusyHours
+internal static class BusyHours
 {
     private const double Busy = 0.7;
 

@@ -18,7 +18,7 @@ public sealed class HouseKeeping
 
     private HouseKeeping(Sums sums, DateOnly on)
     {
-        (Sums, On) = (sums, on);
+        (Sums, On) = (sums, Within(on));
         Clock = new HouseClock(Lab.Settings.TimeZone);
         Volumes = [.. KeepVolumes.Of(sums)];
         Stores = [.. Lab.Stores.Select(s => new StoreSums(sums, s))];
@@ -59,7 +59,7 @@ public sealed class HouseKeeping
     public static HouseKeeping Of(Sums sums, DateOnly? on = null)
     {
         var day = on ?? Newest(sums.Lab);
-        if (Known.TryGetValue(sums, out var known) && known.On == day)
+        if (Known.TryGetValue(sums, out var known) && known.On == Within(day))
         {
             return known;
         }
@@ -126,7 +126,18 @@ public sealed class HouseKeeping
             ? null
             : Guests.Aggregate(new Duration(0), (sum, g) => sum + g.Restore!.Value);
 
+    /// <summary>The first day that is reckoned on: a year before it can still be counted over.</summary>
+    public static readonly DateOnly FirstDay = CopyTimes.FirstDay.AddYears(2);
+
+    /// <summary>The last day that is reckoned on: what follows for a year can still be counted over.</summary>
+    public static readonly DateOnly LastDay = CopyTimes.LastDay.AddYears(-2);
+
     private const int MostNights = 40;
+
+    private static DateOnly Within(DateOnly day) =>
+        day < FirstDay ? FirstDay
+        : day > LastDay ? LastDay
+        : day;
 
     /// <summary>The newest day a lab knows of, for who has no clock.</summary>
     private static DateOnly Newest(Lab lab) =>

@@ -44,7 +44,7 @@ public static class KeepingSteps
 
         if (guest.Mediums.Count < 2)
         {
-            steps.Add($"a copy on something other than {guest.Mediums.FirstOrDefault() ?? "disks"}");
+            steps.Add($"a copy on something other than {(guest.Mediums.Count > 0 ? guest.Mediums[0] : "disks")}");
         }
 
         return steps;

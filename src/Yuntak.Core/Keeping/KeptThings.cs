@@ -16,6 +16,7 @@ internal static class KeptThings
             Reads = null,
             Medium = null,
             Line = null,
+            Stands = false,
         };
 
     /// <summary>A job, as far as something has to be done for it: without what it takes of guests that are on no host.</summary>
@@ -25,11 +26,18 @@ internal static class KeptThings
             Rate = null,
             BackDays = null,
             DailyDays = null,
+            Stands = false,
             Takes = [.. job.Takes.Where(p => IsThere(lab, p)).Select(p => p with { Size = null, Changes = null })],
         };
 
     /// <summary>An onward copy, as far as something has to be done for it.</summary>
-    public static OnwardCopy Essence(OnwardCopy onward) => onward with { First = FirstCopyWay.Line, FingerprintCompared = null };
+    public static OnwardCopy Essence(OnwardCopy onward) =>
+        onward with
+        {
+            First = FirstCopyWay.Line,
+            FingerprintCompared = null,
+            Stands = false,
+        };
 
     /// <summary>Whether what a store lies in is planned.</summary>
     public static bool IsThere(Lab lab, Store store) =>

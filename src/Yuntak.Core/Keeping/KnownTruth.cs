@@ -34,7 +34,9 @@ public sealed record KnownTruth(
         var stores = keeping.Lab.Copies.Select(c => c.Store).ToHashSet(StringComparer.Ordinal);
         foreach (var job in keeping.Jobs.Where(j => stores.Contains(j.Job.Store)))
         {
-            foreach (var guest in job.Job.Takes.Select(p => p.Guest).OfType<GuestId>().Distinct().Select(keeping.Lab.Guest).OfType<Guest>())
+            foreach (
+                var guest in job.Segments.Select(s => s.Part.Guest).OfType<GuestId>().Distinct().Select(keeping.Lab.Guest).OfType<Guest>()
+            )
             {
                 yield return Of(keeping, job, guest, [.. copies[(job.Job.Store, guest.Id)]]);
             }

@@ -4,7 +4,7 @@ namespace Yuntak.Core.Keeping;
 /// Lets work run over lines that it shares: at any moment each gets as much as every other one that waits for the same line, and what one cannot use the others get
 /// (max-min fair sharing by progressive filling; Bertsekas and Gallager, «Data Networks», 2nd ed. 1992, section 6.5.2). What was begun ends, however late.
 /// </summary>
-public static class NightFlow
+internal static class NightFlow
 {
     /// <summary>What would be through within a microsecond is through: a moment is only known so exactly.</summary>
     private const double Moment = 1e-6;
@@ -113,7 +113,7 @@ public static class NightFlow
                 state.Rate += step;
                 if (
                     double.IsInfinity(step)
-                    || state.Most - state.Rate <= state.Most * Tolerance
+                    || state.Rate >= state.Most * (1 - Tolerance)
                     || state.Uses.Any(u => left[u.Line] <= rates[u.Line] * Tolerance)
                 )
                 {

@@ -8,7 +8,7 @@ namespace Yuntak.Core.Keeping;
 /// <summary>Spreads jobs and onward copies over the night: no two on one disk at a time, all done by a time, an onward copy after the jobs it carries on, and as little moved as can be.</summary>
 public static class NightPlanner
 {
-    private const int Step = 5;
+    private const int Step = 1;
     private const int Seconds = 2;
     private const int Apart = 5;
 

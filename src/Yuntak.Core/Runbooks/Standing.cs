@@ -41,7 +41,23 @@ public static class Standing
         }
 
         var stands = marked with { Hosts = [.. hosts], Guests = [.. guests], Ticks = [], Forwards = [], Shares = [], Reserved = [] };
-        return Unmarked(WithTheirCopies(WithTheirWires(stands, marked, guests.Select(g => g.Id), whole: true), marked));
+        return Unmarked(
+            StandingCopies.Marked(
+                WithTheirWires(
+                    stands with
+                    {
+                        Stores = [],
+                        Jobs = [],
+                        Onward = [],
+                        Copies = marked.Copies,
+                    },
+                    marked,
+                    guests.Select(g => g.Id),
+                    whole: true
+                ),
+                marked
+            )
+        );
     }
 
     /// <summary>Whether a lab marks anything as standing.</summary>
@@ -49,7 +65,7 @@ public static class Standing
 
     /// <summary>A lab with the marks of what stands, for a file.</summary>
     public static Lab Marked(Lab draft, Lab asBuilt) =>
-        draft with
+        StandingCopies.WithMarks(draft, asBuilt) with
         {
             Hosts = draft.Hosts.Change(_ => true, h => Marked(h, asBuilt.Host(h.Id))),
             Guests = draft.Guests.Change(_ => true, g => g with { Stands = asBuilt.Guest(g.Id) is not null }),
@@ -80,7 +96,7 @@ public static class Standing
                 }
             );
             return new Changed(
-                WithTheirWires(with, marked, guests.Select(g => g.Id)),
+                Unmarked(StandingCopies.Marked(WithTheirWires(with, marked, guests.Select(g => g.Id)), marked)),
                 $"{Numbers.Count(stands.Hosts.Count, "host")} and {Numbers.Count(stands.Guests.Count, "guest")} stand, as the lab file says"
             );
         };
@@ -176,11 +192,7 @@ public static class Standing
 
     /// <summary>The edit of what stands by which stores, jobs and onward copies are as the draft says now, as far as what they speak of stands. No step comes of it.</summary>
     public static Edit TakeKeeping(Lab draft) =>
-        asBuilt => new Changed(WithTheirCopies(asBuilt, draft), "stores, jobs and onward copies are as planned");
-
-    /// <summary>What stands, with the stores, jobs and onward copies of a draft as far as what they speak of stands.</summary>
-    private static Lab WithTheirCopies(Lab stands, Lab draft) =>
-        WireEdits.Without(stands with { Stores = draft.Stores, Jobs = draft.Jobs, Onward = draft.Onward });
+        asBuilt => new Changed(StandingCopies.OfDraft(asBuilt, draft), "stores, jobs and onward copies are as planned");
 
     /// <summary>The edit of what stands by which a host is to be built once more on paper, and all that is on it. Nothing is done to the host itself.</summary>
     /// <exception cref="Refused">When applied: it does not stand.</exception>

@@ -91,7 +91,7 @@ public static class KeepingAnswer
 
     private static JsonArray Keys(IEnumerable<KeepVolume> volumes) => new([.. volumes.Select(v => JsonValue.Create(v.Key))]);
 
-    private static JsonNode? Minutes(Duration? time) => time is { } known ? JsonValue.Create(Math.Round(known.Minutes, 1)) : null;
+    private static JsonValue? Minutes(Duration? time) => time is { } known ? JsonValue.Create(Math.Round(known.Minutes, 1)) : null;
 
     private static string Wall(HouseKeeping keeping, double seconds) => Moments.Write(keeping.Clock.Wall(seconds));
 }

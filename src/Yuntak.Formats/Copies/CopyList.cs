@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text;
 using CsvHelper;
 using CsvHelper.Configuration;
 using Yuntak.Core.Base;
@@ -45,7 +46,7 @@ public static class CopyList
         var guests = lab
             .Guests.GroupBy(g => g.Name, StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase);
-        using var parser = new CsvParser(new StringReader(text), Settings(text));
+        using var parser = new CsvParser(new StringReader(HasMarks(text) ? text : BetweenBlanks(text)), Settings());
         IReadOnlyList<string> columns = Usual;
         var first = true;
         try
@@ -143,12 +144,10 @@ public static class CopyList
         }
     }
 
-    private static CsvConfiguration Settings(string text) =>
+    private static CsvConfiguration Settings() =>
         new(CultureInfo.InvariantCulture)
         {
-            // A text with neither commas nor tabs has its columns between blanks.
-            Delimiter = text.AsSpan(0, Math.Min(text.Length, 4_000)).ContainsAny(",;\t|") ? "," : " ",
-            DetectDelimiter = text.AsSpan(0, Math.Min(text.Length, 4_000)).ContainsAny(",;\t|"),
+            DetectDelimiter = true,
             DetectDelimiterValues = [",", ";", "\t", "|"],
             TrimOptions = TrimOptions.Trim,
             MaxFieldSize = 400,
@@ -157,6 +156,34 @@ public static class CopyList
             Comment = '#',
             IgnoreBlankLines = true,
         };
+
+    private static bool HasMarks(string text) => text.AsSpan(0, Math.Min(text.Length, Looked)).ContainsAny(",;\t|");
+
+    /// <summary>A text with neither commas nor tabs has its columns between blanks; a day and the time after it are one.</summary>
+    private static string BetweenBlanks(string text)
+    {
+        var rows = new StringBuilder();
+        foreach (var line in text.Split('\n').Take(MostLines + 1))
+        {
+            var words = line.Split([' ', '\r'], StringSplitOptions.RemoveEmptyEntries);
+            for (var n = 0; n < words.Length; n++)
+            {
+                var joins = n > 0 && words[n].Contains(':', StringComparison.Ordinal) && Moments.Read(words[n - 1]) is not null;
+                rows.Append(
+                        n == 0 ? ""
+                        : joins ? "T"
+                        : ","
+                    )
+                    .Append(words[n]);
+            }
+
+            rows.Append('\n');
+        }
+
+        return rows.ToString();
+    }
+
+    private const int Looked = 4_000;
 
     /// <summary>A bare number is in bytes.</summary>
     private static string Sized(string text) => text.All(char.IsAsciiDigit) ? text + " B" : text;

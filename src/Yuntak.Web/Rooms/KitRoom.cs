@@ -19,7 +19,7 @@ public sealed class KitRoom : Room
             new("/Kit/Host/kiln", new Picture("kit-host", Height: 960)),
             new("/Kit/Host?like=wren"),
             new("/Kit/TakeOver/wren", new Picture("kit-takeover", Height: 960)),
-            new("/Kit/Ready/cellar", new Picture("kit-ready", Height: 960)),
+            new("/Kit/Ready/cellar"),
             new("/Kit/Reading/1", new Picture("kit-reading", Height: 1080)) { AfterReading = true },
             new("/Kit/Reading/1?host=new") { AfterReading = true },
         ];

@@ -49,6 +49,10 @@ public partial class RuleLimitTests
                     .Lab(Kiln)
                     .WithGuestOn(Small.Guest("hub", "automation-hub") with { HealthCheckMinutes = (int)Math.Round(20 * x) }, "kiln")
         ),
+        ["keeping.no-drill"] = (1, KeepingFaults.Drilled),
+        ["keeping.copy-missing"] = (1.0 / (24 * 60), KeepingFaults.Aged),
+        ["keeping.copy-small"] = (Hair, KeepingFaults.Sized),
+        ["keeping.copy-unchecked"] = (1, KeepingFaults.Read),
         ["wires.link-full"] = (Hair, x => WireFaults.Reading(16 / x)),
         ["wants.streams-over-link"] = (
             Hair,

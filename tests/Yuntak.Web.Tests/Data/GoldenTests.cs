@@ -13,7 +13,7 @@ namespace Yuntak.Web.Tests.Data;
 
 /// <summary>
 /// Databases written by Yuntak as it was, each beside the lab files the same build gave out. Golden 1-first, 1-kit and 1-wants come from the builds that had these
-/// stations; 2-acts from the first build with form 2, 3-sums from the first with form 3, 4-standing from the first with form 4, 5-devices from the first with form 5, 6-wires from the first with form 6, 7-arrange from the first with form 7, 8-rehearsal from the first with form 8. They are never written anew.
+/// stations; 2-acts from the first build with form 2, 3-sums from the first with form 3, 4-standing from the first with form 4, 5-devices from the first with form 5, 6-wires from the first with form 6, 7-arrange from the first with form 7, 8-rehearsal from the first with form 8, 9-keeping from the first with form 9. They are never written anew.
 /// </summary>
 public sealed class GoldenTests : IDisposable
 {

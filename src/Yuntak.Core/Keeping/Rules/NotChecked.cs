@@ -14,7 +14,7 @@ internal sealed class NotChecked : IRule
             "keeping.not-checked",
             Severity.Mind,
             Station.Keeping,
-            Says: "Copies are read back: new ones at once, all again after 30 days.",
+            Says: "Copies are read back: new ones at once, and all of them again every month.",
             Because: "Disks forget quietly; a copy nobody reads is a hope.",
             Source: Source.CommonPractice
         );

@@ -14,7 +14,7 @@ internal sealed class NotThreePlaces : IRule
             "keeping.three-places",
             Severity.Note,
             Station.Keeping,
-            Says: "Three copies, on two kinds of medium, one of them elsewhere, one that nobody can change, none unchecked.",
+            Says: "Each guest has copies enough, on several kinds of medium, also elsewhere, also where nobody can change them, and all of them read back.",
             Because: "One mishap takes everything that is in one place, of one kind, or within reach of one account.",
             Source: new Source("CISA / US-CERT, «Data Backup Options», 2012, for the first three; the last two are common practice")
         );

@@ -16,6 +16,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Told">When somebody is told how it went.</param>
 /// <param name="SilentDays">After how many days without word of it somebody is told; null for never.</param>
 /// <param name="Rate">What it copies, in MB/s, as measured.</param>
+/// <param name="Stands">In a file: whether it is set up already.</param>
 public sealed record CopyJob(
     string Name,
     string Store,
@@ -29,5 +30,6 @@ public sealed record CopyJob(
     int? DailyDays = null,
     ToldWhen Told = ToldWhen.Failure,
     int? SilentDays = null,
-    double? Rate = null
+    double? Rate = null,
+    bool Stands = false
 );

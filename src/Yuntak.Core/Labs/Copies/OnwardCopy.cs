@@ -11,6 +11,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="Keep">What is kept there; null for what is kept here.</param>
 /// <param name="School">How the counts of it go together.</param>
 /// <param name="FingerprintCompared">The day the far store's fingerprint was compared over another way; null while nobody did.</param>
+/// <param name="Stands">In a file: whether it is set up already.</param>
 public sealed record OnwardCopy(
     string From,
     string To,
@@ -21,7 +22,8 @@ public sealed record OnwardCopy(
     FirstCopyWay First = FirstCopyWay.Line,
     string? Keep = null,
     Schedules.RetentionSchool School = Schedules.RetentionSchool.Overlapping,
-    DateOnly? FingerprintCompared = null
+    DateOnly? FingerprintCompared = null,
+    bool Stands = false
 )
 {
     /// <summary>What it is known by among the others.</summary>

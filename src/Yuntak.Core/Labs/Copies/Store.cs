@@ -30,6 +30,7 @@ namespace Yuntak.Core.Labs;
 /// <param name="ChecksAt">When copies are read back.</param>
 /// <param name="ThinsAt">When old copies are taken away by the retention; null to do so after each job.</param>
 /// <param name="TidiesAt">When room that thinning freed is given back; null for at once.</param>
+/// <param name="Stands">In a file: whether it is set up already.</param>
 public sealed record Store(
     string Name,
     GuestId? Guest = null,
@@ -53,7 +54,8 @@ public sealed record Store(
     int? ChecksDays = null,
     string? ChecksAt = null,
     string? ThinsAt = null,
-    string? TidiesAt = null
+    string? TidiesAt = null,
+    bool Stands = false
 )
 {
     /// <summary>Whether it is away from the house: in another place, or a disk that is carried.</summary>

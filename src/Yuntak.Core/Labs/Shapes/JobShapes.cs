@@ -65,6 +65,7 @@ public static class JobShapes
         ),
         Of<JobPart>
             .Maybe("size", nameof(Labs.JobPart.Size), "size", Codecs.Size(Prefixes.Decimal), r => r.Size, (r, v) => r with { Size = v })
+            .IsKnown()
             .Explained("where it is not the size of its volumes"),
         Of<JobPart>
             .Maybe(
@@ -75,6 +76,7 @@ public static class JobShapes
                 r => r.Changes,
                 (r, v) => r with { Changes = v }
             )
+            .IsKnown()
             .Explained("as measured")
     );
 
@@ -153,6 +155,7 @@ public static class JobShapes
                 r => r.BackDays,
                 (r, v) => r with { BackDays = v }
             )
+            .IsKnown()
             .Explained("how many days one wants to be able to go back"),
         Of<CopyJob>
             .Maybe(
@@ -163,6 +166,7 @@ public static class JobShapes
                 r => r.DailyDays,
                 (r, v) => r with { DailyDays = v }
             )
+            .IsKnown()
             .Explained("for how many days back a copy of every day is wanted"),
         Of<CopyJob>.Value(
             "told",
@@ -190,6 +194,20 @@ public static class JobShapes
                 r => r.Rate,
                 (r, v) => r with { Rate = v }
             )
-            .Explained("as measured")
+            .IsKnown()
+            .Explained("as measured"),
+        Of<CopyJob>
+            .Value(
+                "stands",
+                nameof(Labs.CopyJob.Stands),
+                "is set up already",
+                Codecs.Flag(),
+                false,
+                r => r.Stands,
+                (r, v) => r with { Stands = v }
+            )
+            .IsSilent()
+            .IsKnown()
+            .Explained("in a file: it is set up already")
     );
 }

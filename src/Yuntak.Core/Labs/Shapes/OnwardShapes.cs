@@ -55,15 +55,17 @@ public static class OnwardShapes
             r => r.Limit,
             (r, v) => r with { Limit = v }
         ),
-        Of<OnwardCopy>.Value(
-            "first",
-            nameof(Labs.OnwardCopy.First),
-            "first copy",
-            Codecs.Word(CopyWords.Firsts),
-            FirstCopyWay.Line,
-            r => r.First,
-            (r, v) => r with { First = v }
-        ),
+        Of<OnwardCopy>
+            .Value(
+                "first",
+                nameof(Labs.OnwardCopy.First),
+                "first copy",
+                Codecs.Word(CopyWords.Firsts),
+                FirstCopyWay.Line,
+                r => r.First,
+                (r, v) => r with { First = v }
+            )
+            .IsKnown(),
         Of<OnwardCopy>
             .MaybeText("keep", nameof(Labs.OnwardCopy.Keep), "keeps there", CopyCodecs.Keep, r => r.Keep, (r, v) => r with { Keep = v })
             .Explained("left out: what is kept here"),
@@ -76,14 +78,29 @@ public static class OnwardShapes
             r => r.School,
             (r, v) => r with { School = v }
         ),
-        Of<OnwardCopy>.Maybe(
-            "fingerprint-compared",
-            nameof(Labs.OnwardCopy.FingerprintCompared),
-            "fingerprint compared",
-            Codecs.Day,
-            r => r.FingerprintCompared,
-            (r, v) => r with { FingerprintCompared = v }
-        )
+        Of<OnwardCopy>
+            .Maybe(
+                "fingerprint-compared",
+                nameof(Labs.OnwardCopy.FingerprintCompared),
+                "fingerprint compared",
+                Codecs.Day,
+                r => r.FingerprintCompared,
+                (r, v) => r with { FingerprintCompared = v }
+            )
+            .IsKnown(),
+        Of<OnwardCopy>
+            .Value(
+                "stands",
+                nameof(Labs.OnwardCopy.Stands),
+                "is set up already",
+                Codecs.Flag(),
+                false,
+                r => r.Stands,
+                (r, v) => r with { Stands = v }
+            )
+            .IsSilent()
+            .IsKnown()
+            .Explained("in a file: it is set up already")
     );
 
     /// <summary>A drill.</summary>

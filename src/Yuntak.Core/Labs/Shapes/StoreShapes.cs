@@ -43,6 +43,7 @@ public static class StoreShapes
             .Explained("a disk that is unplugged and carried away between copies"),
         Of<Store>
             .Maybe("room", nameof(Labs.Store.Room), "room", Codecs.Size(Prefixes.Decimal), r => r.Room, (r, v) => r with { Room = v })
+            .IsKnown()
             .Explained("left out: what its pool leaves"),
         Of<Store>.Value(
             "deduplicates",
@@ -62,6 +63,7 @@ public static class StoreShapes
                 r => r.Reduction,
                 (r, v) => r with { Reduction = v }
             )
+            .IsKnown()
             .Explained("as measured"),
         Of<Store>.Value(
             "encrypted",
@@ -84,14 +86,9 @@ public static class StoreShapes
             Most = 20,
             None = "nowhere",
         }.Explained("where copies of the key lie; a name of a host or guest means on it"),
-        Of<Store>.Maybe(
-            "key-tried",
-            nameof(Labs.Store.KeyTried),
-            "key tried",
-            Codecs.Day,
-            r => r.KeyTried,
-            (r, v) => r with { KeyTried = v }
-        ),
+        Of<Store>
+            .Maybe("key-tried", nameof(Labs.Store.KeyTried), "key tried", Codecs.Day, r => r.KeyTried, (r, v) => r with { KeyTried = v })
+            .IsKnown(),
         Of<Store>
             .Value(
                 "unchangeable",
@@ -112,6 +109,7 @@ public static class StoreShapes
                 r => r.Medium,
                 (r, v) => r with { Medium = v }
             )
+            .IsKnown()
             .Explained("left out: what its pool is made of"),
         Of<Store>
             .Maybe(
@@ -122,6 +120,7 @@ public static class StoreShapes
                 r => r.Line,
                 (r, v) => r with { Line = v }
             )
+            .IsKnown()
             .Explained("what the line to it carries, in Mbit/s; left out: the links of the house"),
         Of<Store>
             .Maybe(
@@ -132,6 +131,7 @@ public static class StoreShapes
                 r => r.Writes,
                 (r, v) => r with { Writes = v }
             )
+            .IsKnown()
             .Explained("as measured"),
         Of<Store>
             .Maybe(
@@ -142,6 +142,7 @@ public static class StoreShapes
                 r => r.Reads,
                 (r, v) => r with { Reads = v }
             )
+            .IsKnown()
             .Explained("as measured"),
         Of<Store>.Value(
             "checks-new",
@@ -189,6 +190,19 @@ public static class StoreShapes
                 r => r.TidiesAt,
                 (r, v) => r with { TidiesAt = v }
             )
-            .Explained("left out: at once")
+            .Explained("left out: at once"),
+        Of<Store>
+            .Value(
+                "stands",
+                nameof(Labs.Store.Stands),
+                "is set up already",
+                Codecs.Flag(),
+                false,
+                r => r.Stands,
+                (r, v) => r with { Stands = v }
+            )
+            .IsSilent()
+            .IsKnown()
+            .Explained("in a file: it is set up already")
     );
 }

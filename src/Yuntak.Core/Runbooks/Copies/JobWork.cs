@@ -36,7 +36,11 @@ internal sealed record JobWork(string Name) : Work
         var store = plan.Draft.Stores.First(s => s.Name == job.Store);
         var at = KeptPlaces.Of(plan, store);
         var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes.ToHashSet();
-        var fresh = job.Takes.Where(p => !had.Contains(p)).Select(p => p.Key).ToList();
+        // A guest that is built by this runbook has its first copy taken where it is built.
+        var fresh = job
+            .Takes.Where(p => !had.Contains(p) && (p.Guest is not { } guest || plan.Stands(guest) is not null))
+            .Select(p => p.Key)
+            .ToList();
         var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
         return
         [

@@ -24,13 +24,7 @@ internal static class PlacesDrawing
         if (guest.Stores.Count == 0)
         {
             places.Add(
-                (
-                    host?.Name == keeping.Lab.Hosts.FirstOrDefault()?.Name && keeping.Lab.Hosts.Count > 1
-                        ? keeping.Lab.Hosts[1].Name
-                        : "another host",
-                    "no copy yet",
-                    "missing"
-                )
+                (keeping.Lab.Hosts.Select(h => h.Name).FirstOrDefault(name => name != host?.Name, "another host"), "no copy yet", "missing")
             );
         }
 

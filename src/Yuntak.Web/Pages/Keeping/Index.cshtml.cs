@@ -75,7 +75,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
     )
     {
         Night = House.NightOf(Moments.Read(night) is { } day ? Within(DateOnly.FromDateTime(day)) : House.On);
-        Job = House.Jobs.FirstOrDefault(j => j.Job.Name == job) ?? House.Jobs.FirstOrDefault();
+        Job = House.Jobs.FirstOrDefault(j => j.Job.Name == job) ?? (House.Jobs.Count > 0 ? House.Jobs[0] : null);
         Ago = Days(ago, "how many days ago");
         Guest =
             House.Guests.FirstOrDefault(g => g.Guest.Id.Value == guest)
@@ -156,7 +156,10 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
             "/Keeping"
         );
 
-    private static DateOnly Within(DateOnly day) => day < CopyTimes.LastDay.AddDays(-7) ? day : CopyTimes.LastDay.AddDays(-7);
+    private static DateOnly Within(DateOnly day) =>
+        day < HouseKeeping.FirstDay ? HouseKeeping.FirstDay
+        : day > HouseKeeping.LastDay ? HouseKeeping.LastDay
+        : day;
 
     private static DateOnly Earliest(DateOnly day) => day < CopyTimes.FirstDay ? CopyTimes.FirstDay : day;
 

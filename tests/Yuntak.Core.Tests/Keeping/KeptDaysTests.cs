@@ -1,0 +1,90 @@
+using CsCheck;
+using Yuntak.Core.Keeping;
+using Yuntak.Core.Schedules;
+using Yuntak.Tests;
+
+namespace Yuntak.Core.Tests.Keeping;
+
+/// <summary>What a store has left when it thins every night, and the way from a wish to a rule.</summary>
+public class KeptDaysTests
+{
+    private static readonly Gen<RetentionRule> AnyRule =
+        from last in Gen.Int[0, 3]
+        from daily in Gen.Int[1, 9]
+        from weekly in Gen.Int[0, 6]
+        from monthly in Gen.Int[0, 7]
+        select new RetentionRule(last, 0, daily, weekly, monthly);
+
+    /// <summary>Where counts overlap, thinning each night leaves what thinning once at the end would: the newest of a period is always among the newest days.</summary>
+    [Fact]
+    public void Thinned_each_night_or_once_the_overlapping_school_leaves_the_same() =>
+        AnyRule.Holds(
+            rule =>
+            {
+                var (from, until) = (new DateOnly(2026, 3, 3), new DateOnly(2027, 3, 1));
+                var times = CopyTimes.Parse("22:30");
+                KeptDays
+                    .On(times, rule, RetentionSchool.Overlapping, from, until)
+                    .ShouldBe(Retention.Left(rule, RetentionSchool.Overlapping, times.Between(from, until)).Select(c => c.At));
+            },
+            iter: 60
+        );
+
+    [Fact]
+    public void What_is_gone_does_not_come_back() =>
+        AnyRule.Holds(
+            rule =>
+            {
+                foreach (var school in Enum.GetValues<RetentionSchool>())
+                {
+                    HashSet<DateTime> before = [];
+                    foreach (var (day, left) in KeptDays.Of(CopyTimes.Parse("22:30"), rule, school, new(2027, 1, 1), new(2027, 6, 30)))
+                    {
+                        left.Where(c => DateOnly.FromDateTime(c) < day).ShouldBeSubsetOf(before);
+                        left.ShouldBe(left.OrderDescending());
+                        before = [.. left];
+                    }
+                }
+            },
+            iter: 30
+        );
+
+    [Theory]
+    [InlineData("22:30", RetentionSchool.Overlapping, 180, 14)]
+    [InlineData("22:30", RetentionSchool.Stacked, 180, 14)]
+    [InlineData("22:30", RetentionSchool.Overlapping, 30, 7)]
+    [InlineData("sun 01:00", RetentionSchool.Overlapping, 28, 0)]
+    [InlineData("22:30", RetentionSchool.Overlapping, 5, 7)]
+    [InlineData("mon,wed,fri 22:30", RetentionSchool.Stacked, 365, 30)]
+    public void A_wish_leads_to_a_rule_that_holds_on_every_day_of_a_year(string text, RetentionSchool school, int back, int daily)
+    {
+        var times = CopyTimes.Parse(text);
+        var rule = RetentionWish.Rule(times, school, back, daily);
+        // Followed over other years than the rule was found with.
+        foreach (var (day, left) in KeptDays.Of(times, rule, school, new DateOnly(2028, 1, 1), new DateOnly(2031, 12, 31)).Skip(2 * 366))
+        {
+            (day.DayNumber - DateOnly.FromDateTime(left[^1]).DayNumber).ShouldBeGreaterThanOrEqualTo(back - 1, $"{rule} on {day}");
+            for (var ago = 0; ago < Math.Min(daily, back); ago++)
+            {
+                if (times.Days.Count == 0 || times.Days.Contains(day.AddDays(-ago).DayOfWeek))
+                {
+                    left.ShouldContain(c => DateOnly.FromDateTime(c) == day.AddDays(-ago), $"{rule} on {day}");
+                }
+            }
+        }
+    }
+
+    [Fact]
+    [Trade]
+    public void The_last_four_of_a_daily_job_reach_back_three_days() =>
+        RetentionWish.Leaves(CopyTimes.Parse("22:30"), new RetentionRule(Last: 4), RetentionSchool.Overlapping).ShouldBe((3, 4));
+
+    [Fact]
+    public void A_file_that_was_lost_comes_back_from_the_newest_copy_before()
+    {
+        DateTime[] left = [new(2027, 3, 1, 22, 30, 0), new(2027, 2, 28, 22, 30, 0), new(2027, 1, 31, 22, 30, 0)];
+        KeptDays.Before(left, new(2027, 3, 1, 12, 0, 0)).ShouldBe(left[1]);
+        KeptDays.Before(left, new(2027, 2, 1)).ShouldBe(left[2]);
+        KeptDays.Before(left, new(2027, 1, 1)).ShouldBeNull();
+    }
+}
