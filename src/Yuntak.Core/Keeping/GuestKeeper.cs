@@ -4,39 +4,39 @@ using Yuntak.Core.Units;
 namespace Yuntak.Core.Keeping;
 
 /// <summary>Works out how well each guest is kept.</summary>
-internal static class GuestKeeper
+internal sealed class GuestKeeper
 {
+    private readonly HouseKeeping keeping;
+    private readonly Dictionary<(StoreSums, (HostId?, string?)), double> rates = [];
+    private readonly Dictionary<(HostId?, string?), string> mediums = [];
+    private readonly Dictionary<StoreSums, string> storeMediums = [];
+
+    private GuestKeeper(HouseKeeping keeping) => this.keeping = keeping;
+
     /// <summary>Every guest with something to lose.</summary>
-    public static IEnumerable<GuestKeeping> Of(HouseKeeping keeping)
+    public static IEnumerable<GuestKeeping> Of(HouseKeeping keeping) => new GuestKeeper(keeping).All();
+
+    private IEnumerable<GuestKeeping> All()
     {
-        // Which jobs take a volume is looked up, not searched for, so that 500 guests with 40 jobs are quick.
-        var jobs = keeping
-            .Jobs.SelectMany(j => j.Segments.Where(s => s.Volume is not null).Select(s => (s.Volume, Job: j)))
-            .ToLookup(s => s.Volume!, s => s.Job);
         var volumes = keeping.Volumes.Where(v => v.Guest is not null && !keeping.MayBeLost(v)).ToLookup(v => v.Guest!.Id);
         foreach (var guest in keeping.Lab.Guests)
         {
-            var own = volumes[guest.Id].Where(v => v.Folder is not null || jobs.Contains(v) || keeping.WhyNot(v) is null).ToList();
+            var own = volumes[guest.Id].Where(v => v.Folder is not null || keeping.JobsOf(v).Any() || keeping.WhyNot(v) is null).ToList();
             if (own.Count > 0)
             {
-                yield return One(keeping, guest, own, jobs);
+                yield return One(guest, own);
             }
         }
     }
 
-    private static GuestKeeping One(HouseKeeping keeping, Guest guest, List<KeepVolume> own, ILookup<KeepVolume, JobSums> jobs)
+    private GuestKeeping One(Guest guest, List<KeepVolume> own)
     {
         // By each store how long it is, at worst, until something new is in it.
         Dictionary<string, Duration> worst = new(StringComparer.Ordinal);
         // What a backup guest is made of does not come back from its own store.
         foreach (var store in keeping.Stores.Where(s => s.Guest?.Id != guest.Id))
         {
-            var each = own.Select(v =>
-                    jobs[v]
-                        .Where(j => j.Job.Store == store.Store.Name)
-                        .Select(j => (Duration?)(Duration.FromHours(j.Times.LongestGapHours) + j.EachTime))
-                        .Min()
-                )
+            var each = own.Select(v => keeping.JobsOf(v).Where(j => j.Job.Store == store.Store.Name).Select(j => (Duration?)j.Loses).Min())
                 .ToList();
             if (each.TrueForAll(w => w is not null))
             {
@@ -61,16 +61,12 @@ internal static class GuestKeeper
         var drill = keeping
             .Lab.Drills.Where(d => d is { Kind: DrillKind.Guest, Worked: true, Minutes: not null } && d.Guest == guest.Id)
             .MaxBy(d => d.On);
-        var fetches = stores
-            .Where(s => s.IsThere)
-            .Select(s => (Store: s, Time: Fetch(keeping, own, s)))
-            .OrderBy(f => f.Time.Minutes)
-            .ToList();
+        var fetches = stores.Where(s => s.IsThere).Select(s => (Store: s, Time: Fetch(own, s))).OrderBy(f => f.Time.Minutes).ToList();
         return new GuestKeeping(
             guest,
             own,
             stores,
-            [.. own.Select(v => MediumOf(keeping.Lab, v)).Concat(stores.Select(s => s.Medium)).Distinct()],
+            [.. own.Select(v => MediumOf(v.At)).Concat(stores.Select(Medium)).Distinct()],
             direct ?? worst.Values.Select(w => (Duration?)w).Min(),
             fetches.Count == 0 ? null
                 : drill is not null ? new Duration(drill.Minutes!.Value)
@@ -81,25 +77,49 @@ internal static class GuestKeeper
     }
 
     /// <summary>How long it takes to bring volumes back from a store, one after another, to where they lie.</summary>
-    private static Duration Fetch(HouseKeeping keeping, IEnumerable<KeepVolume> volumes, StoreSums store) =>
+    private Duration Fetch(IEnumerable<KeepVolume> volumes, StoreSums store) =>
         volumes.Aggregate(
             new Duration(store.Store.Carried ? KeepingRules.CarryHours * 60 : 0),
-            (sum, v) =>
-                sum
-                + Duration.Of(
-                    v.Size,
-                    new NightPiece(
-                        1,
-                        Lines.Join(store.End(v.At.Host, into: false), Lines.End([keeping.Lab], v.At, store.HostId, into: true)),
-                        store.MostOut
-                    ).Alone
-                )
+            (sum, v) => sum + Duration.Of(v.Size, Rate(store, v.At))
         );
 
-    private static string MediumOf(Lab lab, KeepVolume volume) =>
-        lab.Host(volume.At.Host) is { } host
-        && host.PoolNamed(volume.At.Pool) is { } pool
-        && host.DisksOf(pool).ToList() is { Count: > 0 } disks
-            ? CopyWords.Mediums.Display(disks.TrueForAll(d => d.IsFlash) ? StoreMedium.Flash : StoreMedium.Spinning)
-            : CopyWords.Mediums.Display(StoreMedium.Spinning);
+    /// <summary>Bytes a second from a store into a pool; many guests lie in few pools.</summary>
+    private double Rate(StoreSums store, (HostId? Host, string? Pool) at)
+    {
+        if (!rates.TryGetValue((store, at), out var rate))
+        {
+            rates[(store, at)] = rate = new NightPiece(
+                1,
+                Lines.Join(store.End(at.Host, into: false), Lines.End([keeping.Lab], at, store.HostId, into: true)),
+                store.MostOut
+            ).Alone;
+        }
+
+        return rate;
+    }
+
+    private string Medium(StoreSums store)
+    {
+        if (!storeMediums.TryGetValue(store, out var medium))
+        {
+            storeMediums[store] = medium = store.Medium;
+        }
+
+        return medium;
+    }
+
+    private string MediumOf((HostId? Host, string? Pool) at)
+    {
+        if (!mediums.TryGetValue(at, out var medium))
+        {
+            mediums[at] = medium =
+                keeping.Lab.Host(at.Host) is { } host
+                && host.PoolNamed(at.Pool) is { } pool
+                && host.DisksOf(pool).ToList() is { Count: > 0 } disks
+                    ? CopyWords.Mediums.Display(disks.TrueForAll(d => d.IsFlash) ? StoreMedium.Flash : StoreMedium.Spinning)
+                    : CopyWords.Mediums.Display(StoreMedium.Spinning);
+        }
+
+        return medium;
+    }
 }

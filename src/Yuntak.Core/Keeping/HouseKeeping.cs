@@ -14,7 +14,12 @@ public sealed class HouseKeeping
 
     private readonly Lazy<IReadOnlyList<GuestKeeping>> guests;
     private readonly Lazy<Dictionary<string, StoreRoom>> rooms;
+    private readonly Lazy<ILookup<KeepVolume, JobSums>> jobsOf;
+    private readonly Lazy<ILookup<GuestId, JobPart>> reasons;
     private readonly Dictionary<DateOnly, Night> nights = [];
+    private readonly Dictionary<string, (double Noon, IReadOnlyList<NightRun> Runs)> alike = new(StringComparer.Ordinal);
+    private readonly HashSet<GuestId> keepers;
+    private readonly ILookup<GuestId, KeepVolume> volumesOf;
 
     private HouseKeeping(Sums sums, DateOnly on)
     {
@@ -22,9 +27,25 @@ public sealed class HouseKeeping
         Clock = new HouseClock(Lab.Settings.TimeZone);
         Volumes = [.. KeepVolumes.Of(sums)];
         Stores = [.. Lab.Stores.Select(s => new StoreSums(sums, s))];
-        Jobs = [.. Lab.Jobs.Select(j => new JobSums(sums, j, Store(j.Store), Volumes))];
+        keepers = Stores.Select(s => s.Guest?.Id).OfType<GuestId>().ToHashSet();
+        volumesOf = Volumes.Where(v => v.Part is not null).ToLookup(v => v.Guest!.Id);
+        Jobs = [.. Lab.Jobs.Select(j => new JobSums(sums, j, Store(j.Store), Volumes, volumesOf))];
         Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Jobs.Where(j => j.Job.Store == o.From)]))];
         rooms = new(() => Stores.ToDictionary(s => s.Store.Name, s => new StoreRoom(this, s), StringComparer.Ordinal));
+        // Volumes are each one thing here: told apart by which they are, not by all that is in them.
+        jobsOf = new(() =>
+            Jobs.SelectMany(j =>
+                    j.Segments.Select(s => s.Volume)
+                        .OfType<KeepVolume>()
+                        .Distinct(ReferenceEqualityComparer.Instance)
+                        .Cast<KeepVolume>()
+                        .Select(v => (Volume: v, Job: j))
+                )
+                .ToLookup(p => p.Volume, p => p.Job, ByReference)
+        );
+        reasons = new(() =>
+            Lab.Jobs.SelectMany(j => j.Takes).Where(p => p.Why.Length > 0 && p.Guest is not null).ToLookup(p => p.Guest!.Value)
+        );
         guests = new(() => [.. GuestKeeper.Of(this)]);
     }
 
@@ -95,24 +116,35 @@ public sealed class HouseKeeping
         }
     }
 
+    /// <summary>Lets the work of a night run. Nights in which the same begins at the same times are alike, and run once.</summary>
+    internal IReadOnlyList<NightRun> Run(IReadOnlyList<NightWork> works, double noon)
+    {
+        var pattern = string.Join('|', works.Select(w => FormattableString.Invariant($"{w.Kind} {w.Name} {w.Start - noon} {w.After}")));
+        if (!alike.TryGetValue(pattern, out var known))
+        {
+            alike[pattern] = known = (noon, NightFlow.Run(works));
+        }
+
+        var later = noon - known.Noon;
+        return later == 0 ? known.Runs : [.. known.Runs.Zip(works, (run, work) => run.Moved(work, later))];
+    }
+
     /// <summary>Whether something is the place where copies lie, and so is in no job.</summary>
     public bool IsStore(KeepVolume volume) =>
         volume.Part == VolumePart.Bulk
-        && (Stores.Any(s => s.Guest?.Id == volume.Guest!.Id) || Sums.Guest(volume.Guest!.Id).Follows(ProfileBook.BackupServer));
+        && (keepers.Contains(volume.Guest!.Id) || Sums.Guest(volume.Guest!.Id).Follows(ProfileBook.BackupServer));
 
     /// <summary>Whether losing something is nothing lost: a store, or a guest that is there to be broken.</summary>
     public bool MayBeLost(KeepVolume volume) => IsStore(volume) || (volume.Part is not null && Sums.Guest(volume.Guest!.Id).IsThrowAway);
 
     /// <summary>The jobs that copy something.</summary>
-    public IEnumerable<JobSums> JobsOf(KeepVolume volume) => Jobs.Where(j => j.Segments.Any(s => s.Volume == volume));
+    public IEnumerable<JobSums> JobsOf(KeepVolume volume) => jobsOf.Value[volume];
 
     /// <summary>Why a volume is not ticked, as somebody said; null when nobody did.</summary>
     public string? WhyNot(KeepVolume volume) =>
-        Lab
-            .Jobs.SelectMany(j => j.Takes)
-            .Where(p => p.Why.Length > 0 && volume.Part is { } part && p.Guest == volume.Guest!.Id && p.Without.Contains(part))
-            .Select(p => p.Why)
-            .FirstOrDefault();
+        volume.Part is { } part
+            ? reasons.Value[volume.Guest!.Id].Where(p => p.Without.Contains(part)).Select(p => p.Why).FirstOrDefault()
+            : null;
 
     /// <summary>What is in no job, though it would be missed: neither a store nor there to be broken, and nobody said why.</summary>
     public IEnumerable<KeepVolume> InNoJob => Volumes.Where(v => !MayBeLost(v) && WhyNot(v) is null && !JobsOf(v).Any());
@@ -131,6 +163,12 @@ public sealed class HouseKeeping
 
     /// <summary>The last day that is reckoned on: what follows for a year can still be counted over.</summary>
     public static readonly DateOnly LastDay = CopyTimes.LastDay.AddYears(-2);
+
+    /// <summary>Compares volumes by which they are.</summary>
+    internal static readonly IEqualityComparer<KeepVolume> ByReference = EqualityComparer<KeepVolume>.Create(
+        ReferenceEquals,
+        v => RuntimeHelpers.GetHashCode(v)
+    );
 
     private const int MostNights = 40;
 

@@ -12,6 +12,13 @@ public sealed class JobSums
 {
     private const double DaysAMonth = Duration.DaysPerYear / 12;
 
+    private readonly Lazy<double> gap;
+    private readonly Lazy<ByteSize> first;
+    private readonly Lazy<ByteSize> each;
+    private readonly Lazy<Duration> firstTime;
+    private readonly Lazy<Duration> eachTime;
+    private readonly Lazy<ValueList<NightPiece>> pieces;
+
     private JobSums(JobSums other, CopyTimes times)
     {
         (Job, Store, Keep, Segments, Most, copyOnWrite) = (
@@ -23,15 +30,17 @@ public sealed class JobSums
             other.copyOnWrite
         );
         Times = times;
+        (first, each, firstTime, eachTime, pieces) = Sums();
+        gap = new(() => Times.LongestGapHours);
     }
 
-    internal JobSums(Sums sums, CopyJob job, StoreSums? store, IReadOnlyList<KeepVolume> volumes)
+    internal JobSums(Sums sums, CopyJob job, StoreSums? store, IReadOnlyList<KeepVolume> volumes, ILookup<GuestId, KeepVolume> volumesOf)
     {
         Job = job;
         Store = store;
         Times = CopyTimes.Parse(job.Times);
         Keep = job.Keep is { } rule ? RetentionRule.Parse(rule) : null;
-        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes))];
+        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes, volumesOf))];
         Most = Math.Min(
             Math.Min(
                 store?.MostIn ?? double.PositiveInfinity,
@@ -39,6 +48,8 @@ public sealed class JobSums
             ),
             job.Rate is { } measured ? measured * 1e6 : double.PositiveInfinity
         );
+        (first, each, firstTime, eachTime, pieces) = Sums();
+        gap = new(() => Times.LongestGapHours);
     }
 
     /// <summary>The job.</summary>
@@ -63,10 +74,10 @@ public sealed class JobSums
     public double EveryDays => 7.0 / Times.PerWeek;
 
     /// <summary>What the first copy is.</summary>
-    public ByteSize First => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
+    public ByteSize First => first.Value;
 
     /// <summary>What each further copy is.</summary>
-    public ByteSize Each => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.After(EveryDays));
+    public ByteSize Each => each.Value;
 
     /// <summary>What the first copy of some of its parts is.</summary>
     /// <param name="parts">The parts, by what they are known by.</param>
@@ -78,17 +89,20 @@ public sealed class JobSums
     internal Duration FirstOf(ValueList<string> parts) =>
         Segments.Where(s => parts.Contains(s.Part.Key)).Aggregate(new Duration(0), (sum, s) => sum + Time(s, s.Size));
 
+    /// <summary>What is lost at worst of what it copies: from one copy to the next, and while that is taken.</summary>
+    public Duration Loses => Duration.FromHours(gap.Value) + EachTime;
+
     /// <summary>How long the first copy takes when nothing else runs.</summary>
-    public Duration FirstTime => Alone(s => s.Size);
+    public Duration FirstTime => firstTime.Value;
 
     /// <summary>How long each further copy takes when nothing else runs.</summary>
-    public Duration EachTime => Alone(s => s.After(EveryDays));
+    public Duration EachTime => eachTime.Value;
 
     /// <summary>The same job at other times.</summary>
     internal JobSums At(CopyTimes times) => new(this, times);
 
     /// <summary>What it moves each time.</summary>
-    internal IEnumerable<NightPiece> Pieces => Segments.Select(s => new NightPiece(s.After(EveryDays).Bytes, s.Over, Most, s.Part.Guest));
+    internal ValueList<NightPiece> Pieces => pieces.Value;
 
     /// <summary>How long a guest is away while it is copied: not at all, or stopping, copying or switching, and starting.</summary>
     /// <param name="guest">The guest.</param>
@@ -109,16 +123,26 @@ public sealed class JobSums
         return new Duration(KeepingRules.StopMinutes + KeepingRules.StartMinutes) + copying;
     }
 
-    private readonly HashSet<KeepVolume> copyOnWrite = [];
+    private readonly HashSet<KeepVolume> copyOnWrite = new(HouseKeeping.ByReference);
 
     private bool IsCopyOnWrite(KeepVolume volume) => copyOnWrite.Contains(volume);
+
+    /// <summary>What is asked for again and again, each worked out once.</summary>
+    private (Lazy<ByteSize>, Lazy<ByteSize>, Lazy<Duration>, Lazy<Duration>, Lazy<ValueList<NightPiece>>) Sums() =>
+        (
+            new(() => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size)),
+            new(() => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.After(EveryDays))),
+            new(() => Alone(s => s.Size)),
+            new(() => Alone(s => s.After(EveryDays))),
+            new(() => [.. Segments.Select(s => new NightPiece(s.After(EveryDays).Bytes, s.Over, Most, s.Part.Guest))])
+        );
 
     private Duration Alone(Func<CopySegment, ByteSize> amount) => Segments.Aggregate(new Duration(0), (sum, s) => sum + Time(s, amount(s)));
 
     private Duration Time(CopySegment segment, ByteSize amount) =>
         amount <= ByteSize.Zero ? new(0) : Duration.Of(amount, new NightPiece(1, segment.Over, Most).Alone);
 
-    private IEnumerable<CopySegment> Of(Sums sums, JobPart part, IReadOnlyList<KeepVolume> volumes)
+    private IEnumerable<CopySegment> Of(Sums sums, JobPart part, IReadOnlyList<KeepVolume> volumes, ILookup<GuestId, KeepVolume> volumesOf)
     {
         var lab = sums.Lab;
         if (part.Host is { } id && lab.Host(id) is { } host)
@@ -143,7 +167,7 @@ public sealed class JobSums
             yield break;
         }
 
-        var own = volumes.Where(v => v.Part is not null && v.Guest!.Id == guestId && !part.Without.Contains(v.Part.Value)).ToList();
+        var own = volumesOf[guestId].Where(v => !part.Without.Contains(v.Part!.Value)).ToList();
         if (part.Kind != PartKind.Whole)
         {
             // Files of a guest are read through its own disks: the archive of its service, or what an agent is told to take.

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Yuntak.Core.Schedules;
 
 namespace Yuntak.Core.Keeping;
@@ -35,6 +36,57 @@ public static class KeptDays
             yield return (day, [.. Enumerable.Reverse(left)]);
         }
     }
+
+    /// <summary>What is left day by day for a year from a day on; worked out once for each plan, since it changes with no other edit.</summary>
+    internal static IReadOnlyList<IReadOnlyList<DateTime>> Year(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly from)
+    {
+        if (Years.Count > MostYears)
+        {
+            Years.Clear();
+        }
+
+        return Years.GetOrAdd(
+            (times.ToString(), rule?.ToString(), school, from),
+            _ => [.. Of(times, rule, school, from, from.AddDays(StoreRoom.Days - 1)).Select(d => d.Left)]
+        );
+    }
+
+    private static readonly ConcurrentDictionary<
+        (string, string?, RetentionSchool, DateOnly),
+        IReadOnlyList<IReadOnlyList<DateTime>>
+    > Years = [];
+
+    private const int MostYears = 200;
+
+    /// <summary>What is left on a day once a rule has all it keeps, the newest first; of everything kept a year's copies. Worked out once for each plan.</summary>
+    internal static IReadOnlyList<DateTime> OnceSettled(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly on)
+    {
+        if (Settleds.Count > MostYears)
+        {
+            Settleds.Clear();
+        }
+
+        return Settleds.GetOrAdd(
+            (times.ToString(), rule?.ToString(), school, on),
+            _ =>
+                rule is null
+                    ? [.. times.Between(on.AddDays(1 - StoreRoom.Days), on).Reverse()]
+                    : [.. Retention.Left(rule, school, times.Between(Settled(times, rule, on), on)).Select(c => c.At)]
+        );
+    }
+
+    private static readonly ConcurrentDictionary<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<DateTime>> Settleds = [];
+
+    /// <summary>The day from which copies are counted so that a rule has all it keeps on a day; sooner than <see cref="CopyTimes.Enough"/>, since a rule is followed day by day.</summary>
+    public static DateOnly Settled(CopyTimes times, RetentionRule rule, DateOnly until)
+    {
+        var gap = Math.Max(1, times.LongestGapHours / 24);
+        var days = ((rule.Last + rule.Hourly + rule.Daily) * gap) + (rule.Weekly * 7) + (rule.Monthly * 31) + (rule.Yearly * 366) + Margin;
+        return DateOnly.FromDayNumber((int)Math.Max(CopyTimes.FirstDay.DayNumber, until.DayNumber - Math.Min(days, MostDays)));
+    }
+
+    private const double Margin = 40;
+    private const double MostDays = 20_000;
 
     /// <summary>The copies that are left on a day, where copies were taken since a day.</summary>
     public static IReadOnlyList<DateTime> On(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly from, DateOnly until) =>

@@ -22,7 +22,7 @@ internal static class NightMaker
         var clock = keeping.Clock;
         var (from, to) = (clock.Seconds(day.ToDateTime(Noon)), clock.Seconds(day.AddDays(1).ToDateTime(Noon)));
         var wakes = TimeOnly.Parse(keeping.Lab.Settings.Wakes, CultureInfo.InvariantCulture);
-        var runs = NightFlow.Run([.. Works(keeping, day)]);
+        var runs = keeping.Run(Works(keeping, day), from);
         return new Night(
             day,
             from,
@@ -53,7 +53,7 @@ internal static class NightMaker
         {
             foreach (var start in Starts(keeping, job.Times, day))
             {
-                works.Add(new NightWork(NightKind.Copying, job.Job.Name, start, [.. job.Pieces]));
+                works.Add(new NightWork(NightKind.Copying, job.Job.Name, start, job.Pieces));
                 var copied = works.Count - 1;
                 if (job.Keep is not null && job.Store is { Store.ThinsAt: null, Store: var thinned })
                 {

@@ -8,6 +8,9 @@ namespace Yuntak.Core.Keeping;
 /// <summary>Spreads jobs and onward copies over the night: no two on one disk at a time, all done by a time, an onward copy after the jobs it carries on, and as little moved as can be.</summary>
 public static class NightPlanner
 {
+    /// <summary>When nights begin, for who does not say: most people have seen their film by then (common practice).</summary>
+    public static readonly TimeOnly Evening = new(21, 0);
+
     private const int Step = 1;
     private const int Seconds = 2;
     private const int Apart = 5;

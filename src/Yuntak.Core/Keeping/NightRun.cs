@@ -9,6 +9,10 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Spans">At which rates it went, in the order of time.</param>
 public sealed record NightRun(NightWork Work, double Starts, double Ends, ValueList<NightSpan> Spans)
 {
+    /// <summary>The same, so many seconds later.</summary>
+    internal NightRun Moved(NightWork work, double by) =>
+        new(work, Starts + by, Ends + by, [.. Spans.Select(s => s with { From = s.From + by, To = s.To + by })]);
+
     /// <summary>How many bytes it moved.</summary>
     public double Bytes => Spans.Sum(s => s.Rate * (s.To - s.From));
 }

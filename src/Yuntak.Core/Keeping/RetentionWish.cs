@@ -8,6 +8,7 @@ public static class RetentionWish
 {
     private const int DaysAWeek = 7;
     private const int MostMonths = 240;
+    private const int LongestByWeeks = 45;
     private const int MostKnown = 2_000;
 
     /// <summary>A rule that keeps more than so many copies is not followed day by day.</summary>
@@ -39,8 +40,8 @@ public static class RetentionWish
 
         IEnumerable<RetentionRule> tries =
         [
-            new RetentionRule(Daily: daily),
-            .. Enumerable.Range(2, 5).Select(weeks => new RetentionRule(Daily: daily, Weekly: weeks)),
+            .. backDays <= dailyDays ? [new RetentionRule(Daily: daily)] : Array.Empty<RetentionRule>(),
+            .. backDays <= LongestByWeeks ? Enumerable.Range(2, 8).Select(weeks => new RetentionRule(Daily: daily, Weekly: weeks)) : [],
             .. Enumerable
                 .Range(Math.Max(1, backDays / 31), MostMonths)
                 .Select(months => new RetentionRule(Daily: daily, Weekly: 4, Monthly: months)),
@@ -65,7 +66,15 @@ public static class RetentionWish
             Known.Clear();
         }
 
-        return Known.GetOrAdd((times.ToString(), rule.ToString(), school), _ => Follow(times, rule, school));
+        // What is left by days does not hang on the hour.
+        var usual =
+            rule.Hourly > 0
+                ? times
+                : times with
+                {
+                    Times = [.. Enumerable.Range(0, times.Times.Count).Select(n => new TimeOnly(n / 60 % 24, n % 60))],
+                };
+        return Known.GetOrAdd((usual.ToString(), rule.ToString(), school), _ => Follow(usual, rule, school));
     }
 
     private static (int Back, int Daily) Follow(CopyTimes times, RetentionRule rule, RetentionSchool school)
@@ -75,8 +84,9 @@ public static class RetentionWish
             return (int.MaxValue, rule.Daily);
         }
 
-        var enough = times.Enough(rule, Last).DayNumber - StoreRoom.Days;
-        var from = DateOnly.FromDayNumber(Math.Max(enough, Last.DayNumber - MostDays));
+        var from = DateOnly.FromDayNumber(
+            Math.Max(KeptDays.Settled(times, rule, Last).DayNumber - StoreRoom.Days, Last.DayNumber - MostDays)
+        );
         var (back, daily) = (int.MaxValue, int.MaxValue);
         foreach (var (day, left) in KeptDays.Of(times, rule, school, from, Last))
         {

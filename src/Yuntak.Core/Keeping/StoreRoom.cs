@@ -13,6 +13,8 @@ public sealed class StoreRoom
     private readonly List<Source> sources;
     private readonly DateOnly on;
     private readonly StoreSums store;
+    private readonly Lazy<ByteSize> settled;
+    private readonly Lazy<ByteSize> most;
     private IReadOnlyList<(DateOnly, ByteSize)>? curve;
 
     internal StoreRoom(HouseKeeping keeping, StoreSums store)
@@ -38,6 +40,9 @@ public sealed class StoreRoom
                         ))
                 ),
         ];
+        var left = new Lazy<List<IReadOnlyList<DateTime>>>(() => [.. sources.Select(s => s.Settled(on))]);
+        settled = new(() => Sum(left.Value, 0));
+        most = new(() => Sum(left.Value, Days));
         var known = keeping.Lab.Copies.Where(c => c.Store == store.Store.Name && c.Size is not null).ToList();
         Read = known.Count > 0 ? known.Aggregate(ByteSize.Zero, (sum, c) => sum + c.Size!.Value) : null;
     }
@@ -52,7 +57,7 @@ public sealed class StoreRoom
     /// What lies in it once the retention is full: every whole copy, or one and the changes between those that are kept, without growth. A change counts once for each copy it lies
     /// between, and together they are no more than all of it: the least room that is surely enough, as long as nothing was measured to be saved.
     /// </summary>
-    public ByteSize Settled => Sum(s => s.Settled(on), 0);
+    public ByteSize Settled => settled.Value;
 
     /// <summary>What it is by a list that was read, else <see cref="Settled"/>.</summary>
     public ByteSize Used => Read ?? Settled;
@@ -61,7 +66,7 @@ public sealed class StoreRoom
     public ByteSize? Spare => store.Room - Used;
 
     /// <summary>How full it is day by day from the first copy on, with growth, for a year.</summary>
-    public IReadOnlyList<(DateOnly Day, ByteSize Used)> Curve => curve ??= [.. Days_()];
+    public IReadOnlyList<(DateOnly Day, ByteSize Used)> Curve => curve ??= [.. DayByDay()];
 
     /// <summary>The day it is full, within a year from the first copy; null when it does not get full, or nobody knows how much it holds.</summary>
     public DateOnly? FullOn =>
@@ -71,16 +76,14 @@ public sealed class StoreRoom
         : Curve.Where(c => c.Used > room).Select(c => (DateOnly?)c.Day).FirstOrDefault();
 
     /// <summary>More than it can ever be within a year, quickly: where that fits nothing need be counted day by day.</summary>
-    private ByteSize Most => Sum(s => s.Settled(on), Days);
+    private ByteSize Most => most.Value;
 
-    private ByteSize Sum(Func<Source, IReadOnlyList<DateTime>> left, int days) =>
-        sources.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size(left(s), days)) * (1 / store.Reduction);
+    private ByteSize Sum(List<IReadOnlyList<DateTime>> left, int days) =>
+        sources.Select((s, n) => s.Size(left[n], days)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction);
 
-    private IEnumerable<(DateOnly Day, ByteSize Used)> Days_()
+    private IEnumerable<(DateOnly Day, ByteSize Used)> DayByDay()
     {
-        var each = sources
-            .Select(s => KeptDays.Of(s.Times, s.Keep, s.School, on, on.AddDays(Days - 1)).Select(d => d.Left).ToList())
-            .ToList();
+        var each = sources.Select(s => KeptDays.Year(s.Times, s.Keep, s.School, on)).ToList();
         for (var day = 0; day < Days; day++)
         {
             yield return (
@@ -94,10 +97,7 @@ public sealed class StoreRoom
     private sealed record Source(JobSums Job, CopyTimes Times, RetentionRule? Keep, RetentionSchool School)
     {
         /// <summary>What is left after so long that the rule has all it keeps, or of everything kept a year's copies.</summary>
-        public IReadOnlyList<DateTime> Settled(DateOnly on) =>
-            Keep is null
-                ? [.. Times.Between(on.AddDays(1 - Days), on).Reverse()]
-                : [.. Retention.Left(Keep, School, Times.Between(Times.Enough(Keep, on), on)).Select(c => c.At)];
+        public IReadOnlyList<DateTime> Settled(DateOnly on) => KeptDays.OnceSettled(Times, Keep, School, on);
 
         /// <summary>What copies take, after so many days of growth.</summary>
         public ByteSize Size(IReadOnlyList<DateTime> left, int days)

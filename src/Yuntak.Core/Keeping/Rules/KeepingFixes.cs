@@ -150,15 +150,26 @@ internal static class KeepingFixes
             yield break;
         }
 
-        var plan = NightPlanner.Find(
-            keeping,
-            new TimeOnly(21, 0),
-            TimeOnly.Parse(keeping.Lab.Settings.Wakes, System.Globalization.CultureInfo.InvariantCulture)
-        );
-        if (plan.Why is null && plan.Moves.Any(m => m.Kind == kind && m.Name == name))
+        // Whether there is one is worked out when somebody presses it; what is longer than a night by itself is not offered.
+        var wakes = TimeOnly.Parse(keeping.Lab.Settings.Wakes, System.Globalization.CultureInfo.InvariantCulture);
+        var takes = keeping
+            .Jobs.Where(j => kind == NightKind.Copying && j.Job.Name == name)
+            .Select(j => j.EachTime)
+            .Concat(keeping.Onward.Where(o => kind == NightKind.Onward && o.Onward.Key == name).Select(o => o.EachTime))
+            .FirstOrDefault();
+        if (takes.Minutes < (wakes - NightPlanner.Evening).TotalMinutes - Spare)
         {
-            yield return new Fix("Spread the night", NightEdits.Take(plan));
+            yield return new Fix("Spread the night", lab => NightEdits.Take(NightPlanner.Find(keeping, NightPlanner.Evening, wakes))(lab));
         }
+    }
+
+    private const double Spare = 30;
+
+    /// <summary>Lets a job keep as much as is asked of it.</summary>
+    public static IEnumerable<Fix> KeepMore(JobSums job)
+    {
+        var rule = RetentionWish.Rule(job.Times, job.Job.School, job.Job.BackDays ?? 0, job.Job.DailyDays ?? 0);
+        yield return new Fix($"Keep {rule}", KeepingEdits.ChangeJob(job.Job.Name, j => j with { Keep = rule.ToString() }));
     }
 
     /// <summary>Moves a job to where none of its guests is busy.</summary>

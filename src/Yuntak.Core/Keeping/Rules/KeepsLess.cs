@@ -1,5 +1,4 @@
 using Yuntak.Core.Bench;
-using Yuntak.Core.Edits;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Units;
@@ -28,12 +27,11 @@ internal sealed class KeepsLess : IRule
             where job.Keep is not null && (job.Job.BackDays is not null || job.Job.DailyDays is not null)
             let leaves = RetentionWish.Leaves(job.Times, job.Keep!, job.Job.School)
             where leaves.Back < job.Job.BackDays || leaves.Daily < Math.Min(job.Job.DailyDays ?? 0, leaves.Back)
-            let rule = RetentionWish.Rule(job.Times, job.Job.School, job.Job.BackDays ?? 0, job.Job.DailyDays ?? 0)
             select Info.On(
                 Subject.Of(lab.Lab),
                 $"The job {job.Job.Name} keeps less than is asked",
                 $"{job.Keep} reaches back {Numbers.Count(leaves.Back, "day")} at worst, with every day for {leaves.Daily}; asked are {job.Job.BackDays ?? 0} and {job.Job.DailyDays ?? 0}.",
-                () => [new Fix($"Keep {rule}", KeepingEdits.ChangeJob(job.Job.Name, j => j with { Keep = rule.ToString() }))]
+                () => KeepingFixes.KeepMore(job)
             );
     }
 }

@@ -57,7 +57,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
             Job!.Times,
             rule,
             school,
-            rule is null ? Night.Day.AddDays(-StoreRoom.Days) : Earliest(Job.Times.Enough(rule, Night.Day)),
+            rule is null ? Night.Day.AddDays(-StoreRoom.Days) : KeptDays.Settled(Job.Times, rule, Night.Day),
             Night.Day
         );
 
@@ -79,8 +79,12 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
         Ago = Days(ago, "how many days ago");
         Guest =
             House.Guests.FirstOrDefault(g => g.Guest.Id.Value == guest)
-            ?? House.Guests.OrderBy(g => g.IsWhole).ThenByDescending(g => g.Volumes.Sum(v => v.Size.Bytes)).FirstOrDefault();
-        Window = (from ?? "21:00", until ?? Desk.Lab.Settings.Wakes);
+            ?? House
+                .Guests.OrderBy(g => g.IsWhole)
+                .ThenBy(g => g.Stores.Count > 0)
+                .ThenByDescending(g => g.Volumes.Sum(v => v.Size.Bytes))
+                .FirstOrDefault();
+        Window = (from ?? NightPlanner.Evening.ToString("HH:mm", CultureInfo.InvariantCulture), until ?? Desk.Lab.Settings.Wakes);
         try
         {
             Than = string.IsNullOrWhiteSpace(than) ? null : RetentionRule.Parse(than);
@@ -160,8 +164,6 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
         day < HouseKeeping.FirstDay ? HouseKeeping.FirstDay
         : day > HouseKeeping.LastDay ? HouseKeeping.LastDay
         : day;
-
-    private static DateOnly Earliest(DateOnly day) => day < CopyTimes.FirstDay ? CopyTimes.FirstDay : day;
 
     private static TimeOnly Clock(string? text) =>
         TimeOnly.TryParseExact((text ?? "").Trim(), "HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var time)

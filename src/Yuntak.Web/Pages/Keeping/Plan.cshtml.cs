@@ -12,6 +12,9 @@ namespace Yuntak.Web.Pages.Keeping;
 /// <summary>Stores, jobs and onward copies: where copies lie, what is copied, when, and how full it gets.</summary>
 public sealed class PlanModel(DeskService desks, LabStore store) : KeepingPageModel(desks, store)
 {
+    /// <summary>With more stores than that only the one that is open shows how it fills.</summary>
+    public const int MostCurves = 6;
+
     private const int RowsAtOnce = 80;
 
     /// <summary>The store that is open; null for none.</summary>
