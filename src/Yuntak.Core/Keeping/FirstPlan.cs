@@ -68,6 +68,9 @@ public static class FirstPlan
                 [
                     .. missed.Where(v => v.Part is not null).Select(v => v.Guest!.Id).Distinct().Select(id => new JobPart(id)),
                     .. missed.Where(v => v.Folder is not null).Select(v => new JobPart(Folder: v.Folder!.Name)),
+                    .. store.Guest is { } keeper
+                        ? [new JobPart(keeper, Without: [VolumePart.System, VolumePart.Bulk], Why: "set up anew from its own steps")]
+                        : Array.Empty<JobPart>(),
                     .. lab.Hosts.Select(h => new JobPart(Host: h.Id)),
                 ],
                 Keep: "daily 7, weekly 4, monthly 6",

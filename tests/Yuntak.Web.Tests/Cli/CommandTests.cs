@@ -385,7 +385,7 @@ public sealed class CommandTests : IDisposable
 
         var rest = Run(null, "runbook", Demo("saltmarsh-draft.yaml"), "--from", Demo("saltmarsh-as-built.yaml"), "--json");
         var sections = JsonDocument.Parse(rest.Said).RootElement.GetProperty("sections");
-        sections.GetArrayLength().ShouldBe(12);
+        sections.GetArrayLength().ShouldBe(13);
         var stops = sections.EnumerateArray().First(s => s.GetProperty("title").GetString() == "Change glazelog on kiln");
         stops
             .GetProperty("steps")[0]
@@ -575,7 +575,7 @@ public sealed class CommandTests : IDisposable
             .SelectMany(s => s.GetProperty("steps").EnumerateArray())
             .ToList();
         // A test machine gets no autostart, backup or restore.
-        steps.Count.ShouldBe(36);
+        steps.Count.ShouldBe(37);
         foreach (var step in steps)
         {
             step.GetProperty("act").GetProperty("type").GetString().ShouldNotBeNullOrEmpty();

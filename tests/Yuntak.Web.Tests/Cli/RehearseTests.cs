@@ -20,7 +20,7 @@ public sealed class RehearseTests
         var root = JsonDocument.Parse(said).RootElement;
         root.GetProperty("reachesDraft").GetBoolean().ShouldBeFalse();
         var steps = root.GetProperty("steps").EnumerateArray().ToList();
-        steps.Count.ShouldBe(36);
+        steps.Count.ShouldBe(37);
         steps.Select(s => s.GetProperty("outcome").GetString()).Distinct().ShouldBe(["done", "refused"]);
         steps.ShouldAllBe(s => s.GetProperty("endsMinute").GetInt32() >= s.GetProperty("startsMinute").GetInt32());
         root.GetProperty("minutes").GetInt32().ShouldBe(steps[^1].GetProperty("endsMinute").GetInt32());

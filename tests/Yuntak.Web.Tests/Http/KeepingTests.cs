@@ -38,7 +38,8 @@ public class KeepingTests(Site site) : IClassFixture<Site>
         var page = await site.Get("/Keeping");
         var moved = await site.Send(page, "form[action*='handler=Move'] input[type=time]", ("time", "23:10"));
         moved.QuerySelector(".status")!.TextContent.ShouldContain("begins every day at 23:10");
-        (await site.Send(moved, "#undo")).QuerySelector(".status")!.TextContent.ShouldNotContain("23:10");
+        (await site.Send(moved, "#undo")).QuerySelector(".status")!.TextContent.ShouldContain("taken back");
+        (await site.Get("/Keeping/Plan")).QuerySelector(".jobs-table")!.TextContent.ShouldContain("every day at 22:30");
         var refused = await site.Send(await site.Get("/Keeping"), "form[action*='handler=Move'] input[type=time]", ("time", "25:99"));
         refused.QuerySelector(".status")!.TextContent.ShouldContain("is no time of day");
     }
@@ -92,7 +93,8 @@ public class KeepingTests(Site site) : IClassFixture<Site>
         );
         job.QuerySelector(".jobs-table")!.TextContent.ShouldContain("Sundays at 10:00");
         var out_ = await site.Send(await site.Get("/Keeping/Plan?store=shelf"), "#panel button[formaction*=RemoveStore]");
-        out_.QuerySelector(".jobs-table")!.TextContent.ShouldNotContain("weekly", Case.Sensitive, "a job goes with its store");
+        out_.QuerySelector(".status")!.TextContent.ShouldContain("store shelf no longer planned, with 1 job into it");
+        out_.QuerySelector(".jobs-table")!.TextContent.ShouldNotContain("Sundays at 10:00", Case.Sensitive, "a job goes with its store");
         await site.Send(out_, "#undo");
         await site.Send(await site.Get("/Keeping/Plan?store=shelf"), "#panel button[formaction*=RemoveStore]");
     }

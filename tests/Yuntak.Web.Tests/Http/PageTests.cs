@@ -114,7 +114,7 @@ public class PageTests(Site site) : IClassFixture<Site>
             );
         page.QuerySelectorAll(".findings li.mind").Length.ShouldBeInRange(3, 10);
         page.QuerySelectorAll(".tray .chip").Select(c => c.TextContent).ShouldBe(["reelroom"]);
-        page.QuerySelector(".rev")!.TextContent.ShouldContain("9 changes");
+        page.QuerySelector(".rev")!.TextContent.ShouldContain("12 changes");
     }
 
     [Fact]
