@@ -186,7 +186,7 @@ public class SliceTests
         person.Go("/Bench");
         person.Click(".findings li.stop .fix");
         person.Sees("#status .went", "Machines will not start on cellar");
-        person.Count(".findings li.stop", 3);
+        person.Count(".findings li.stop", 4);
     }
 
     [Fact]

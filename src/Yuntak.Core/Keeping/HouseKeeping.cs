@@ -156,7 +156,12 @@ public sealed class HouseKeeping
     public Duration? HouseRestore =>
         Guests.Count == 0 || Guests.Any(g => g.Restore is null)
             ? null
-            : Guests.Aggregate(new Duration(0), (sum, g) => sum + g.Restore!.Value);
+            : Guests.Aggregate(new Duration(0), (sum, g) => sum + g.Restore!.Value)
+                + new Duration(-60 * KeepingRules.CarryHours * CarriedAgain);
+
+    /// <summary>How often a disk that is fetched already would be fetched once more.</summary>
+    private int CarriedAgain =>
+        Guests.Where(g => g is { Measured: false, From.Store.Carried: true }).CountBy(g => g.From!).Sum(g => g.Value - 1);
 
     /// <summary>The first day that is reckoned on: a year before it can still be counted over.</summary>
     public static readonly DateOnly FirstDay = CopyTimes.FirstDay.AddYears(2);
