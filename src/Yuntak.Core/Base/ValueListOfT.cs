@@ -26,6 +26,9 @@ public readonly struct ValueList<T> : IReadOnlyList<T>, IEquatable<ValueList<T>>
     /// <summary>The same list with every item that fits <paramref name="which"/> put through <paramref name="change"/>.</summary>
     public ValueList<T> Change(Func<T, bool> which, Func<T, T> change) => [.. Items.Select(i => which(i) ? change(i) : i)];
 
+    /// <summary>The same list with an item in the place of those that fit, or at the end where none does.</summary>
+    public ValueList<T> Put(T item, Func<T, bool> which) => Items.Any(which) ? Change(which, _ => item) : With(item);
+
     /// <summary>The same list without the items that fit.</summary>
     public ValueList<T> Without(Func<T, bool> which) => [.. Items.Where(i => !which(i))];
 

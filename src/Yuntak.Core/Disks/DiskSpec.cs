@@ -40,5 +40,6 @@ public sealed record DiskSpec(ByteSize Size, DiskKind Kind = DiskKind.Spinning)
     /// <summary>Seconds in an hour.</summary>
     internal const double SecondsPerHour = 3600;
 
-    private const double ScrubShare = 0.7;
+    /// <summary>The share of what a disk does in a row that a scrub reads at; common practice.</summary>
+    internal const double ScrubShare = 0.7;
 }

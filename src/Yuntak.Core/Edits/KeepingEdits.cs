@@ -89,15 +89,7 @@ public static class KeepingEdits
         };
 
     /// <summary>Puts something into a job, or changes what is taken of it.</summary>
-    public static Edit Take(string job, JobPart part) =>
-        ChangeJob(
-            job,
-            j =>
-                j with
-                {
-                    Takes = j.Takes.Any(p => p.Key == part.Key) ? j.Takes.Change(p => p.Key == part.Key, _ => part) : j.Takes.With(part),
-                }
-        );
+    public static Edit Take(string job, JobPart part) => ChangeJob(job, j => j with { Takes = j.Takes.Put(part, p => p.Key == part.Key) });
 
     /// <summary>Ticks a volume of a guest in a job: the guest comes into it with that volume alone when it was not.</summary>
     public static Edit Tick(string job, GuestId guest, VolumePart volume) =>
@@ -187,9 +179,7 @@ public static class KeepingEdits
             Checked(
                 lab with
                 {
-                    Drills = lab.Drills.Any(d => d.Key == drill.Key)
-                        ? lab.Drills.Change(d => d.Key == drill.Key, _ => drill)
-                        : lab.Drills.With(drill),
+                    Drills = lab.Drills.Put(drill, d => d.Key == drill.Key),
                 },
                 $"drill of {Of(lab, drill)} on {drill.On:yyyy-MM-dd}: {drill.Worked switch { null => "planned", true => "it came back", false => "it did not come back" }}"
             );

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Runtime.CompilerServices;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
@@ -23,7 +24,7 @@ public sealed class HouseKeeping
 
     private HouseKeeping(Sums sums, DateOnly on)
     {
-        (Sums, On) = (sums, Within(on));
+        (Sums, On) = (sums, on);
         Clock = new HouseClock(Lab.Settings.TimeZone);
         Volumes = [.. KeepVolumes.Of(sums)];
         Stores = [.. Lab.Stores.Select(s => new StoreSums(sums, s))];
@@ -32,16 +33,9 @@ public sealed class HouseKeeping
         Jobs = [.. Lab.Jobs.Select(j => new JobSums(sums, j, Store(j.Store), Volumes, volumesOf))];
         Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Jobs.Where(j => j.Job.Store == o.From)]))];
         rooms = new(() => Stores.ToDictionary(s => s.Store.Name, s => new StoreRoom(this, s), StringComparer.Ordinal));
-        // Volumes are each one thing here: told apart by which they are, not by all that is in them.
         jobsOf = new(() =>
-            Jobs.SelectMany(j =>
-                    j.Segments.Select(s => s.Volume)
-                        .OfType<KeepVolume>()
-                        .Distinct(ReferenceEqualityComparer.Instance)
-                        .Cast<KeepVolume>()
-                        .Select(v => (Volume: v, Job: j))
-                )
-                .ToLookup(p => p.Volume, p => p.Job, ByReference)
+            Jobs.SelectMany(j => j.Segments.Select(s => s.Volume).OfType<KeepVolume>().Distinct().Select(v => (Volume: v, Job: j)))
+                .ToLookup(p => p.Volume, p => p.Job)
         );
         reasons = new(() =>
             Lab.Jobs.SelectMany(j => j.Takes).Where(p => p.Why.Length > 0 && p.Guest is not null).ToLookup(p => p.Guest!.Value)
@@ -61,6 +55,9 @@ public sealed class HouseKeeping
     /// <summary>The clock on the wall.</summary>
     public HouseClock Clock { get; }
 
+    /// <summary>When the house wakes, by the clock on the wall.</summary>
+    public TimeOnly Wakes => TimeOnly.Parse(Lab.Settings.Wakes, CultureInfo.InvariantCulture);
+
     /// <summary>What the house would lose.</summary>
     public IReadOnlyList<KeepVolume> Volumes { get; }
 
@@ -76,11 +73,13 @@ public sealed class HouseKeeping
     /// <summary>How well each guest is kept that has something to lose, in the lab's order.</summary>
     public IReadOnlyList<GuestKeeping> Guests => guests.Value;
 
-    /// <summary>The copies of a house on a day; worked out once for each day that is asked about.</summary>
+    /// <summary>The copies of a house on a day; worked out once as long as the same day is asked about.</summary>
+    /// <param name="sums">The sums it rests on.</param>
+    /// <param name="on">The day; the one it is when left out or, for who has no clock, the newest the lab knows of.</param>
     public static HouseKeeping Of(Sums sums, DateOnly? on = null)
     {
-        var day = on ?? Newest(sums.Lab);
-        if (Known.TryGetValue(sums, out var known) && known.On == Within(day))
+        var day = Within(on ?? sums.Today ?? Newest(sums.Lab));
+        if (Known.TryGetValue(sums, out var known) && known.On == day)
         {
             return known;
         }
@@ -168,12 +167,6 @@ public sealed class HouseKeeping
 
     /// <summary>The last day that is reckoned on: what follows for a year can still be counted over.</summary>
     public static readonly DateOnly LastDay = CopyTimes.LastDay.AddYears(-2);
-
-    /// <summary>Compares volumes by which they are.</summary>
-    internal static readonly IEqualityComparer<KeepVolume> ByReference = EqualityComparer<KeepVolume>.Create(
-        ReferenceEquals,
-        v => RuntimeHelpers.GetHashCode(v)
-    );
 
     private const int MostNights = 40;
 

@@ -71,7 +71,7 @@ public sealed class JobSums
     internal double Most { get; }
 
     /// <summary>Days from one copy to the next, on average.</summary>
-    public double EveryDays => 7.0 / Times.PerWeek;
+    public double EveryDays => Times.EveryDays;
 
     /// <summary>What the first copy is.</summary>
     public ByteSize First => first.Value;
@@ -88,6 +88,9 @@ public sealed class JobSums
     /// <param name="parts">The parts, by what they are known by.</param>
     internal Duration FirstOf(ValueList<string> parts) =>
         Segments.Where(s => parts.Contains(s.Part.Key)).Aggregate(new Duration(0), (sum, s) => sum + Time(s, s.Size));
+
+    /// <summary>What it brings from one of other times to the next.</summary>
+    internal ByteSize Between(CopyTimes times) => Each * (Times.PerWeek / (double)times.PerWeek);
 
     /// <summary>What is lost at worst of what it copies: from one copy to the next, and while that is taken.</summary>
     public Duration Loses => Duration.FromHours(gap.Value) + EachTime;
@@ -123,7 +126,7 @@ public sealed class JobSums
         return new Duration(KeepingRules.StopMinutes + KeepingRules.StartMinutes) + copying;
     }
 
-    private readonly HashSet<KeepVolume> copyOnWrite = new(HouseKeeping.ByReference);
+    private readonly HashSet<KeepVolume> copyOnWrite = [];
 
     private bool IsCopyOnWrite(KeepVolume volume) => copyOnWrite.Contains(volume);
 

@@ -38,7 +38,7 @@ public static class KeepingRules
     internal const double CheckMinutes = 10;
 
     /// <summary>Minutes to find one file in a copy and bring it back.</summary>
-    internal const double FileMinutes = 10;
+    public const double FileMinutes = 10;
 
     /// <summary>Minutes to install a host anew and bring its settings back, beside its guests.</summary>
     internal const double HostMinutes = 90;

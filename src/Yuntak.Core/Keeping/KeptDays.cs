@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Yuntak.Core.Schedules;
 
 namespace Yuntak.Core.Keeping;
@@ -38,44 +37,34 @@ public static class KeptDays
     }
 
     /// <summary>What is left day by day for a year from a day on; worked out once for each plan, since it changes with no other edit.</summary>
-    internal static IReadOnlyList<IReadOnlyList<DateTime>> Year(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly from)
-    {
-        if (Years.Count > MostYears)
-        {
-            Years.Clear();
-        }
-
-        return Years.GetOrAdd(
+    internal static IReadOnlyList<IReadOnlyList<DateTime>> Year(
+        CopyTimes times,
+        RetentionRule? rule,
+        RetentionSchool school,
+        DateOnly from
+    ) =>
+        Years.Of(
             (times.ToString(), rule?.ToString(), school, from),
-            _ => [.. Of(times, rule, school, from, from.AddDays(StoreRoom.Days - 1)).Select(d => d.Left)]
+            () => [.. Of(times, rule, school, from, from.AddDays(StoreRoom.Days - 1)).Select(d => d.Left)]
         );
-    }
 
-    private static readonly ConcurrentDictionary<
-        (string, string?, RetentionSchool, DateOnly),
-        IReadOnlyList<IReadOnlyList<DateTime>>
-    > Years = [];
+    private static readonly Remembered<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<IReadOnlyList<DateTime>>> Years = new(
+        MostYears
+    );
 
     private const int MostYears = 200;
 
     /// <summary>What is left on a day once a rule has all it keeps, the newest first; of everything kept a year's copies. Worked out once for each plan.</summary>
-    internal static IReadOnlyList<DateTime> OnceSettled(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly on)
-    {
-        if (Settleds.Count > MostYears)
-        {
-            Settleds.Clear();
-        }
-
-        return Settleds.GetOrAdd(
+    internal static IReadOnlyList<DateTime> OnceSettled(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly on) =>
+        Settleds.Of(
             (times.ToString(), rule?.ToString(), school, on),
-            _ =>
+            () =>
                 rule is null
                     ? [.. times.Between(on.AddDays(1 - StoreRoom.Days), on).Reverse()]
                     : [.. Retention.Left(rule, school, times.Between(Settled(times, rule, on), on)).Select(c => c.At)]
         );
-    }
 
-    private static readonly ConcurrentDictionary<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<DateTime>> Settleds = [];
+    private static readonly Remembered<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<DateTime>> Settleds = new(MostYears);
 
     /// <summary>The day from which copies are counted so that a rule has all it keeps on a day; sooner than <see cref="CopyTimes.Enough"/>, since a rule is followed day by day.</summary>
     public static DateOnly Settled(CopyTimes times, RetentionRule rule, DateOnly until)

@@ -1,5 +1,3 @@
-using Yuntak.Core.Labs;
-
 namespace Yuntak.Core.Keeping;
 
 /// <summary>A night from noon to noon: what runs, over which disks and lines, and when it is done.</summary>
@@ -33,24 +31,6 @@ public sealed record Night(DateOnly Day, double From, double To, double Wakes, I
         from m in Enumerable.Range(n + 1, over.Count - n - 1)
         where At(over[n], line, over[m])
         select (over[n], over[m], line);
-
-    /// <summary>The bytes that go over a line while it is in use, as a share of what it could carry in that time.</summary>
-    public double Busy(NightLine line)
-    {
-        var over = Over(line).ToList();
-        var bytes = over.Sum(r =>
-            r.Spans.Sum(s => r.Work.Pieces[s.Piece].Over.Where(u => u.Line == line).Sum(u => u.Times) * s.Rate * (s.To - s.From))
-        );
-        var (from, to) = (over.Min(r => r.Starts), over.Max(r => r.Ends));
-        return to > from ? bytes / (line.Rate * (to - from)) : 0;
-    }
-
-    /// <summary>When one guest is copied by a job: from the beginning of its first piece to the end of its last; null when it is not.</summary>
-    public static (double From, double To)? Of(NightRun run, GuestId guest)
-    {
-        var spans = run.Spans.Where(s => run.Work.Pieces[s.Piece].Guest == guest).ToList();
-        return spans.Count == 0 ? null : (spans[0].From, spans[^1].To);
-    }
 
     private static bool At(NightRun a, NightLine line, NightRun b)
     {

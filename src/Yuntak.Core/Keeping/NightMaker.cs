@@ -1,5 +1,5 @@
-using System.Globalization;
 using Yuntak.Core.Bench;
+using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Schedules;
 using Yuntak.Core.Units;
@@ -14,14 +14,13 @@ internal static class NightMaker
     // A month's scrub begins in the small hours of a Sunday; when exactly is each host's own matter.
     private static readonly TimeOnly ScrubAt = new(1, 0);
     private const int Week = 7;
-    private const double ScrubShare = 0.7;
 
     /// <summary>The night that begins on a day.</summary>
     public static Night Of(HouseKeeping keeping, DateOnly day)
     {
         var clock = keeping.Clock;
         var (from, to) = (clock.Seconds(day.ToDateTime(Noon)), clock.Seconds(day.AddDays(1).ToDateTime(Noon)));
-        var wakes = TimeOnly.Parse(keeping.Lab.Settings.Wakes, CultureInfo.InvariantCulture);
+        var wakes = keeping.Wakes;
         var runs = keeping.Run(Works(keeping, day), from);
         return new Night(
             day,
@@ -112,12 +111,10 @@ internal static class NightMaker
         if (store.Store is { ChecksAt: { } at, Place: null })
         {
             var times = CopyTimes.Parse(at);
-            var days = 7.0 / times.PerWeek;
+            var days = times.EveryDays;
             var all = store.Store.ChecksDays is { } every ? keeping.Room(store).Used * Math.Min(1, days / every) : ByteSize.Zero;
             var fresh = store.Store.ChecksNew
-                ? keeping
-                    .Jobs.Where(j => j.Store == store)
-                    .Aggregate(ByteSize.Zero, (sum, j) => sum + (j.Each * (j.Times.PerWeek / (double)times.PerWeek)))
+                ? keeping.Jobs.Where(j => j.Store == store).Aggregate(ByteSize.Zero, (sum, j) => sum + j.Between(times))
                 : ByteSize.Zero;
             works.AddRange(Starts(keeping, times, day).Where(_ => all + fresh > ByteSize.Zero).Select(s => Reading(store, s, all + fresh)));
         }
@@ -155,6 +152,6 @@ internal static class NightMaker
             NightKind.Scrub,
             $"{pool.Pool.Name} on {host.Host.Name}",
             keeping.Clock.Seconds(night.ToDateTime(ScrubAt)),
-            [new(pool.Disks.Max(d => d.Size.Bytes) * Math.Min(1, pool.Share.Value), [new NightUse(line)], line.Rate * ScrubShare)]
+            [new(pool.Disks.Max(d => d.Size.Bytes) * Math.Min(1, pool.Share.Value), [new NightUse(line)], line.Rate * DiskSpec.ScrubShare)]
         );
 }

@@ -11,7 +11,6 @@ public static class NightPlanner
     /// <summary>When nights begin, for who does not say: most people have seen their film by then (common practice).</summary>
     public static readonly TimeOnly Evening = new(21, 0);
 
-    private const int Step = 1;
     private const int Seconds = 2;
     private const int Apart = 5;
 
@@ -61,10 +60,8 @@ public static class NightPlanner
     private static NightPlan Solve(List<Item> items, int first, int last, TimeOnly from, TimeOnly until)
     {
         var model = new CpModel();
-        var starts = items
-            .Select((i, n) => model.NewIntVar(Math.Max(0, first / Step), Math.Max(0, (last - i.Minutes) / Step), $"s{n}"))
-            .ToList();
-        var spans = items.Select((i, n) => model.NewFixedSizeIntervalVar(starts[n], i.Minutes / Step, $"i{n}")).ToList();
+        var starts = items.Select((i, n) => model.NewIntVar(Math.Max(0, first), Math.Max(0, last - i.Minutes), $"s{n}")).ToList();
+        var spans = items.Select((i, n) => model.NewFixedSizeIntervalVar(starts[n], i.Minutes, $"i{n}")).ToList();
         foreach (var night in Enum.GetValues<DayOfWeek>())
         {
             foreach (var line in items.SelectMany(i => i.Lines).Where(l => l.Kind != NightLineKind.Wire).Distinct())
@@ -85,11 +82,11 @@ public static class NightPlanner
         {
             foreach (var m in Enumerable.Range(0, items.Count).Where(m => Follows(items[n], items[m])))
             {
-                model.Add(starts[n] >= starts[m] + (items[m].Minutes / Step));
+                model.Add(starts[n] >= starts[m] + items[m].Minutes);
             }
 
-            var by = model.NewIntVar(0, 24 * 60 / Step, $"m{n}");
-            var now = NightTimes.SinceNoon(items[n].Times.Times[0]) / Step;
+            var by = model.NewIntVar(0, 24 * 60, $"m{n}");
+            var now = NightTimes.SinceNoon(items[n].Times.Times[0]);
             model.Add(by >= starts[n] - now);
             model.Add(by >= now - starts[n]);
             moved.Add(by);
@@ -113,10 +110,10 @@ public static class NightPlanner
         var done = first;
         for (var n = 0; n < items.Count; n++)
         {
-            var start = (int)solver.Value(starts[n]) * Step;
+            var start = (int)solver.Value(starts[n]);
             done = Math.Max(done, start + items[n].Minutes);
             var to = NightTimes.At(items[n].Times, NightTimes.AfterNoon(start));
-            if (NightTimes.SinceNoon(items[n].Times.Times[0]) / Step != start / Step)
+            if (NightTimes.SinceNoon(items[n].Times.Times[0]) != start)
             {
                 moves.Add(new NightMove(items[n].Kind, items[n].Name, items[n].Times, to));
             }
@@ -170,7 +167,7 @@ public static class NightPlanner
                 : new Duration(0)
         );
 
-    private static int Minutes(Duration time) => (Math.Min(time.WholeMinutes, 10_000) / Step * Step) + Apart;
+    private static int Minutes(Duration time) => Math.Min(time.WholeMinutes, 10_000) + Apart;
 
     private static string Clock(TimeOnly time) => time.ToString("HH:mm", CultureInfo.InvariantCulture);
 

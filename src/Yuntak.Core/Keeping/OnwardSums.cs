@@ -45,9 +45,7 @@ public sealed class OnwardSums
     public ByteSize First => jobs.Aggregate(ByteSize.Zero, (sum, j) => sum + j.First) * (1 / (From?.Reduction ?? 1));
 
     /// <summary>What each further copy is: what came into the near store since.</summary>
-    public ByteSize Each =>
-        jobs.Aggregate(ByteSize.Zero, (sum, j) => sum + (j.Each * (j.Times.PerWeek / (double)Times.PerWeek)))
-        * (1 / (From?.Reduction ?? 1));
+    public ByteSize Each => jobs.Aggregate(ByteSize.Zero, (sum, j) => sum + j.Between(Times)) * (1 / (From?.Reduction ?? 1));
 
     /// <summary>How long the first copy takes over the line, when nothing else runs.</summary>
     public Duration FirstOverLine => Alone(First);

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Yuntak.Core.Schedules;
 
 namespace Yuntak.Core.Keeping;
@@ -19,7 +18,7 @@ public static class RetentionWish
     /// <summary>Any year does; this one holds a short February and a week 53 before it.</summary>
     private static readonly DateOnly Last = new(2027, 12, 31);
 
-    private static readonly ConcurrentDictionary<(string, string, RetentionSchool), (int Back, int Daily)> Known = [];
+    private static readonly Remembered<(string, string, RetentionSchool), (int Back, int Daily)> Known = new(MostKnown);
 
     /// <summary>
     /// The shortest rule that on every day of a year lets one go back as far as wished, with a copy of every day for as long as wished: days first, then weeks up to a month,
@@ -61,11 +60,6 @@ public static class RetentionWish
     /// <summary>What a rule leaves on its worst day of a year: how many days back the oldest copy is, and for how many days there is one of every day on which one is taken.</summary>
     public static (int Back, int Daily) Leaves(CopyTimes times, RetentionRule rule, RetentionSchool school)
     {
-        if (Known.Count > MostKnown)
-        {
-            Known.Clear();
-        }
-
         // What is left by days does not hang on the hour.
         var usual =
             rule.Hourly > 0
@@ -74,7 +68,7 @@ public static class RetentionWish
                 {
                     Times = [.. Enumerable.Range(0, times.Times.Count).Select(n => new TimeOnly(n / 60 % 24, n % 60))],
                 };
-        return Known.GetOrAdd((usual.ToString(), rule.ToString(), school), _ => Follow(usual, rule, school));
+        return Known.Of((usual.ToString(), rule.ToString(), school), () => Follow(usual, rule, school));
     }
 
     private static (int Back, int Daily) Follow(CopyTimes times, RetentionRule rule, RetentionSchool school)

@@ -116,6 +116,9 @@ public sealed record CopyTimes(ValueList<DayOfWeek> Days, ValueList<TimeOnly> Ti
     /// <summary>How many copies begin in a week.</summary>
     public int PerWeek => (Days.Count == 0 ? 7 : Days.Count) * Times.Count;
 
+    /// <summary>Days from one to the next, on average.</summary>
+    public double EveryDays => 7.0 / PerWeek;
+
     /// <summary>As it is read: «mon,thu 06:00,18:00».</summary>
     public override string ToString()
     {
@@ -128,19 +131,6 @@ public sealed record CopyTimes(ValueList<DayOfWeek> Days, ValueList<TimeOnly> Ti
     {
         var at = string.Join(" and ", Times.Select(t => t.ToString("HH:mm", CultureInfo.InvariantCulture)));
         return $"{(Days.Count is 0 or 7 ? "every day" : string.Join(" and ", Days.Select(d => ScheduleWords.Days.Display(d) + "s")))} at {at}";
-    }
-
-    /// <summary>A text in the one way it is kept; null when it cannot be read.</summary>
-    public static string? Canonical(string text)
-    {
-        try
-        {
-            return Parse(text).ToString();
-        }
-        catch (Refused)
-        {
-            return null;
-        }
     }
 
     private const double HoursPerWeek = 168;

@@ -26,12 +26,6 @@ public sealed class HouseClock
     /// <summary>Whether a text names a zone.</summary>
     public static bool IsZone(string text) => DateTimeZoneProviders.Tzdb.GetZoneOrNull(text) is not null;
 
-    /// <summary>Every zone that can be named, by name, but not offsets and old abbreviations.</summary>
-    public static IEnumerable<string> Zones =>
-        DateTimeZoneProviders.Tzdb.Ids.Where(id =>
-            id == Usual || (id.Contains('/', StringComparison.Ordinal) && !id.StartsWith("Etc/", StringComparison.Ordinal))
-        );
-
     /// <summary>A time on the wall, in seconds since 1970 that really went by.</summary>
     public double Seconds(DateTime wall) =>
         new LocalDateTime(wall.Year, wall.Month, wall.Day, wall.Hour, wall.Minute, wall.Second)

@@ -68,19 +68,6 @@ public sealed record RetentionRule(int Last = 0, int Hourly = 0, int Daily = 0, 
             );
     }
 
-    /// <summary>A text in the one way it is kept; null when it cannot be read.</summary>
-    public static string? Canonical(string text)
-    {
-        try
-        {
-            return Parse(text).ToString();
-        }
-        catch (Refused)
-        {
-            return null;
-        }
-    }
-
     /// <summary>The rule as it is read.</summary>
     public override string ToString() =>
         string.Join(

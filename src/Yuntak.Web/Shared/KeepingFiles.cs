@@ -18,9 +18,6 @@ internal static class KeepingFiles
         );
     }
 
-    private static async Task<IResult> FileAsync(DeskService desks, Func<HouseKeeping, string> write, string name, string type)
-    {
-        var assessment = (await desks.LoadAsync()).Assessment;
-        return FileEndpoints.Download(write(HouseKeeping.Of(assessment, assessment.Today)), type, name);
-    }
+    private static async Task<IResult> FileAsync(DeskService desks, Func<HouseKeeping, string> write, string name, string type) =>
+        FileEndpoints.Download(write(HouseKeeping.Of((await desks.LoadAsync()).Assessment)), type, name);
 }

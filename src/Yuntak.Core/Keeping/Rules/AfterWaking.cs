@@ -22,7 +22,7 @@ internal sealed class AfterWaking : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         Dictionary<(NightKind, string), (double Late, DateOnly Day)> late = [];
         for (var day = 0; day < 7; day++)
         {

@@ -24,7 +24,7 @@ internal sealed class CopyMissing : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from truth in KnownTruth.Of(keeping)
             where truth.Newest is null || Limit.Notices(truth.MissedTimes)
             select Info.On(

@@ -25,7 +25,7 @@ internal sealed class CopySmall : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from truth in KnownTruth.Of(keeping)
             where truth.Share is { } share && Limit.Notices(share)
             select Info.On(

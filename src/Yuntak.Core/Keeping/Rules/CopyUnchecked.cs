@@ -25,7 +25,7 @@ internal sealed class CopyUnchecked : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from truth in KnownTruth.Of(keeping)
             where truth.Newest is not null && truth.CheckedDays is { } days ? Limit.Notices(days) : truth.Newest is not null
             select Info.On(

@@ -23,7 +23,7 @@ internal sealed class DrillOverdue : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from drill in DrillPlan.Overdue(keeping)
             select Info.On(
                 drill.Guest is { } id && lab.Lab.Guest(id) is { } guest ? Subject.Of(guest) : Subject.Of(lab.Lab),

@@ -22,7 +22,7 @@ internal sealed class InBusyHours : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from job in keeping.Jobs
             from at in BusyHours.Of(keeping, job).Take(1)
             select Info.On(

@@ -22,7 +22,7 @@ internal sealed class InNoJob : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from volume in keeping.InNoJob
             where lab.Lab.Jobs.Count > 0 && volume.Part == VolumePart.System
             select Info.On(

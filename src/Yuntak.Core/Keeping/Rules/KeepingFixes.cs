@@ -151,7 +151,7 @@ internal static class KeepingFixes
         }
 
         // Whether there is one is worked out when somebody presses it; what is longer than a night by itself is not offered.
-        var wakes = TimeOnly.Parse(keeping.Lab.Settings.Wakes, System.Globalization.CultureInfo.InvariantCulture);
+        var wakes = keeping.Wakes;
         var takes = keeping
             .Jobs.Where(j => kind == NightKind.Copying && j.Job.Name == name)
             .Select(j => j.EachTime)

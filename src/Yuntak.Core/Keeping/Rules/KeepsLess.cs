@@ -22,7 +22,7 @@ internal sealed class KeepsLess : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from job in keeping.Jobs
             where job.Keep is not null && (job.Job.BackDays is not null || job.Job.DailyDays is not null)
             let leaves = RetentionWish.Leaves(job.Times, job.Keep!, job.Job.School)

@@ -21,7 +21,7 @@ internal sealed class KeyOnProtected : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from store in keeping.Stores
             where store.Store is { Encrypted: true, Keys.Count: > 0 } && store.Store.Keys.All(k => KeepingFixes.IsMachine(lab.Lab, k))
             select Info.On(

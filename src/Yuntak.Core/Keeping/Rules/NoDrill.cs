@@ -25,7 +25,7 @@ internal sealed class NoDrill : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         var last = DrillPlan.LastWorked(keeping);
         return
             lab.Lab.Jobs.Count == 0

@@ -23,7 +23,7 @@ internal sealed class NobodyTold : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from job in keeping.Jobs
             where job.Job.Told == ToldWhen.Never || (job.Job.Told == ToldWhen.Failure && job.Job.SilentDays is null)
             select Info.On(

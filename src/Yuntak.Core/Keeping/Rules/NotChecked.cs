@@ -22,7 +22,7 @@ internal sealed class NotChecked : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from store in keeping.Stores
             where !store.IsChecked && (keeping.Jobs.Any(j => j.Store == store) || keeping.Onward.Any(o => o.To == store))
             select Info.On(

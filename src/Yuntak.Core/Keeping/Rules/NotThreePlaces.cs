@@ -22,7 +22,7 @@ internal sealed class NotThreePlaces : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         var short_ = keeping.Guests.Where(g => !g.IsWhole).ToList();
         return lab.Lab.Jobs.Count == 0 || short_.Count == 0
             ? []

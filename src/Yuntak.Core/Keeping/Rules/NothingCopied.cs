@@ -22,7 +22,7 @@ internal sealed class NothingCopied : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         var missed = keeping.Volumes.Where(v => !keeping.MayBeLost(v)).ToList();
         return lab.Lab.Jobs.Count > 0 || missed.Count == 0
             ? []

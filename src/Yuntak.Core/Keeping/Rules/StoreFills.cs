@@ -21,7 +21,7 @@ internal sealed class StoreFills : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from store in keeping.Stores
             let room = keeping.Room(store)
             where store.Room is not null && !(room.Used > store.Room) && room.FullOn is not null

@@ -22,7 +22,7 @@ internal sealed class StoreInJob : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from job in keeping.Jobs
             from segment in job.Segments
             where segment.Volume is { Part: VolumePart.Bulk } volume && keeping.IsStore(volume)

@@ -21,7 +21,7 @@ internal sealed class StoreOver : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from store in keeping.Stores
             let room = keeping.Room(store)
             where room.Used > store.Room

@@ -23,7 +23,7 @@ internal sealed class TooManyRights : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from onward in keeping.Onward
             where onward.Onward.Rights != OnwardRights.Add
             select Info.On(

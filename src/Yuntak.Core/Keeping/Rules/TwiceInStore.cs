@@ -21,7 +21,7 @@ internal sealed class TwiceInStore : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from volume in keeping.Twice
             from jobs in keeping.JobsOf(volume).GroupBy(j => j.Job.Store)
             where jobs.Count() > 1

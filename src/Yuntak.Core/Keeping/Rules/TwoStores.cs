@@ -21,7 +21,7 @@ internal sealed class TwoStores : IRule
     /// <inheritdoc/>
     public IEnumerable<Finding> Check(Sums lab)
     {
-        var keeping = HouseKeeping.Of(lab, lab.Today);
+        var keeping = HouseKeeping.Of(lab);
         return from volume in keeping.Twice
             let stores = keeping.JobsOf(volume).Select(j => j.Job.Store).Distinct().ToList()
             where stores.Count > 1

@@ -67,13 +67,7 @@ internal sealed record JobWork(string Name) : Work
             );
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) =>
-        stands with
-        {
-            Jobs = stands.Jobs.Any(j => j.Name == Name)
-                ? stands.Jobs.Change(j => j.Name == Name, _ => Standing(plan))
-                : stands.Jobs.With(Standing(plan)),
-        };
+    public override Lab Adopt(Lab stands, Plan plan) => stands with { Jobs = stands.Jobs.Put(Standing(plan), j => j.Name == Name) };
 
     /// <summary>As it stands then: without what it takes of guests that are on no host.</summary>
     private CopyJob Standing(Plan plan) => Of(plan) with { Takes = Of(plan).Takes.Without(p => !KeptThings.IsThere(plan.Draft, p)) };

@@ -53,13 +53,7 @@ internal sealed record OnwardWork(string Of) : Work
             .SelectMany(s => KeptPlaces.Needs(plan, s).Append(Condition.StoreThere(s.Name)));
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) =>
-        stands with
-        {
-            Onward = stands.Onward.Any(o => o.Key == Of)
-                ? stands.Onward.Change(o => o.Key == Of, _ => Planned(plan))
-                : stands.Onward.With(Planned(plan)),
-        };
+    public override Lab Adopt(Lab stands, Plan plan) => stands with { Onward = stands.Onward.Put(Planned(plan), o => o.Key == Of) };
 
     private OnwardCopy Planned(Plan plan) => plan.Draft.Onward.First(o => o.Key == Of);
 }

@@ -50,13 +50,7 @@ internal sealed record StoreWork(string Name) : Work
     public override IEnumerable<Condition> Gives(Plan plan) => [Condition.StoreThere(Name)];
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) =>
-        stands with
-        {
-            Stores = stands.Stores.Any(s => s.Name == Name)
-                ? stands.Stores.Change(s => s.Name == Name, _ => Of(plan))
-                : stands.Stores.With(Of(plan)),
-        };
+    public override Lab Adopt(Lab stands, Plan plan) => stands with { Stores = stands.Stores.Put(Of(plan), s => s.Name == Name) };
 
     private Store Of(Plan plan) => plan.Draft.Stores.First(s => s.Name == Name);
 }

@@ -46,13 +46,7 @@ internal sealed record ShareWork(string Name) : Work
     public override IEnumerable<Condition> Gives(Plan plan) => [Condition.Shared(Name)];
 
     /// <inheritdoc/>
-    public override Lab Adopt(Lab stands, Plan plan) =>
-        stands with
-        {
-            Shares = stands.Shares.Any(s => s.Name == Name)
-                ? [.. stands.Shares.Select(s => s.Name == Name ? Of(plan) : s)]
-                : [.. stands.Shares, Of(plan)],
-        };
+    public override Lab Adopt(Lab stands, Plan plan) => stands with { Shares = stands.Shares.Put(Of(plan), s => s.Name == Name) };
 
     private IEnumerable<Condition> HostNeeds(Plan plan, HostId host) =>
         plan.Draft.Host(host)?.PoolAt(Of(plan).From.Path) is { } pool

@@ -11,7 +11,7 @@ public abstract class KeepingPageModel(DeskService desks, LabStore store) : LabP
     public override Station? Here => Station.Keeping;
 
     /// <summary>The copies of the draft.</summary>
-    public HouseKeeping House => HouseKeeping.Of(Desk.Assessment, Desk.Assessment.Today);
+    public HouseKeeping House => HouseKeeping.Of(Desk.Assessment);
 
     private protected FormFields Form => FormFields.Of(Request.Form);
 
