@@ -35,6 +35,41 @@ internal static class LargeLabs
         );
     }
 
+    /// <summary>The same with stores in pools, one elsewhere, and so many jobs that copy all guests between them, each at its own time.</summary>
+    /// <param name="lab">The lab.</param>
+    /// <param name="jobs">How many jobs.</param>
+    public static Lab WithCopies(this Lab lab, int jobs)
+    {
+        string[] days = ["", "", "sun ", "mon,thu "];
+        return lab with
+        {
+            Stores =
+            [
+                .. lab
+                    .Hosts.Take(Vaults)
+                    .Select(
+                        (h, n) => new Store($"vault{n}", Host: h.Id, Pool: "clay", Deduplicates: true, ChecksNew: true, ChecksDays: 30)
+                    ),
+                new Store("boathouse", Place: "boathouse", Room: ByteSize.FromTB(80), Line: 500, Unchangeable: true),
+            ],
+            Jobs =
+            [
+                .. Enumerable
+                    .Range(0, jobs)
+                    .Select(j => new CopyJob(
+                        $"job{j}",
+                        $"vault{j % Vaults}",
+                        $"{days[j % days.Length]}{(21 + (j % 8)) % 24:00}:{j * 7 % 60:00}",
+                        [.. lab.Guests.Where((_, n) => n % jobs == j).Select(g => new JobPart(g.Id))],
+                        Keep: "daily 7, weekly 4, monthly 6"
+                    )),
+            ],
+            Onward = [.. Enumerable.Range(0, Vaults).Select(n => new OnwardCopy($"vault{n}", "boathouse", $"0{n % 6}:30"))],
+        };
+    }
+
+    private const int Vaults = 8;
+
     private static readonly DeviceNeed[] Needs =
     [
         DeviceNeed.RadioStick,

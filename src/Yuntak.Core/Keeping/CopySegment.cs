@@ -24,5 +24,11 @@ public sealed record CopySegment(
 )
 {
     /// <summary>What is copied after so many days: never more than all of it.</summary>
-    public ByteSize After(double days) => Whole ? Size : ByteSize.Min(Size, ADay * days);
+    public ByteSize After(double days) => Whole ? Size : Changed(days);
+
+    /// <summary>What of it is new after so many days.</summary>
+    public ByteSize Changed(double days) => ByteSize.Min(Size, ADay * days);
+
+    /// <summary>Whether every copy of a part is one of all of it where nothing is kept once. Agents and folders bring what changed everywhere.</summary>
+    internal static bool IsWhole(Labs.JobPart part) => part is { Kind: Labs.PartKind.Whole or Labs.PartKind.Archive, Folder: null };
 }

@@ -31,7 +31,8 @@ public sealed class HouseKeeping
         keepers = Stores.Select(s => s.Guest?.Id).OfType<GuestId>().ToHashSet();
         volumesOf = Volumes.Where(v => v.Part is not null).ToLookup(v => v.Guest!.Id);
         Jobs = [.. Lab.Jobs.Select(j => new JobSums(sums, j, Store(j.Store), Volumes, volumesOf))];
-        Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Jobs.Where(j => j.Job.Store == o.From)]))];
+        Into = Arrival.Of(Jobs, Lab.Onward, Lab.Stores);
+        Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Into[o.From]]))];
         rooms = new(() => Stores.ToDictionary(s => s.Store.Name, s => new StoreRoom(this, s), StringComparer.Ordinal));
         jobsOf = new(() =>
             Jobs.SelectMany(j => j.Segments.Select(s => s.Volume).OfType<KeepVolume>().Distinct().Select(v => (Volume: v, Job: j)))
@@ -69,6 +70,9 @@ public sealed class HouseKeeping
 
     /// <summary>The onward copies, in the lab's order.</summary>
     public IReadOnlyList<OnwardSums> Onward { get; }
+
+    /// <summary>What comes into each store, by its name: by jobs, and onward.</summary>
+    internal ILookup<string, Arrival> Into { get; }
 
     /// <summary>How well each guest is kept that has something to lose, in the lab's order.</summary>
     public IReadOnlyList<GuestKeeping> Guests => guests.Value;

@@ -89,9 +89,6 @@ public sealed class JobSums
     internal Duration FirstOf(ValueList<string> parts) =>
         Segments.Where(s => parts.Contains(s.Part.Key)).Aggregate(new Duration(0), (sum, s) => sum + Time(s, s.Size));
 
-    /// <summary>What it brings from one of other times to the next.</summary>
-    internal ByteSize Between(CopyTimes times) => Each * (Times.PerWeek / (double)times.PerWeek);
-
     /// <summary>What is lost at worst of what it copies: from one copy to the next, and while that is taken.</summary>
     public Duration Loses => Duration.FromHours(gap.Value) + EachTime;
 
@@ -236,7 +233,7 @@ public sealed class JobSums
             size,
             part.Changes ?? size * changes,
             part.Changes is not null,
-            Store?.Store.Deduplicates == false && part.Kind is PartKind.Whole or PartKind.Archive && part.Folder is null,
+            Store?.Store.Deduplicates == false && CopySegment.IsWhole(part),
             Lines.Join(Lines.End([lab], at, Store?.HostId, into: false), Store?.End(at.Host, into: true) ?? [])
         );
 

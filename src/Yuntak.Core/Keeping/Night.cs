@@ -34,8 +34,9 @@ public sealed record Night(DateOnly Day, double From, double To, double Wakes, I
 
     private static bool At(NightRun a, NightLine line, NightRun b)
     {
-        IEnumerable<NightSpan> On(NightRun r) => r.Spans.Where(s => r.Work.Pieces[s.Piece].Over.Any(u => u.Line == line));
-        return On(a).Any(x => On(b).Any(y => Math.Min(x.To, y.To) - Math.Max(x.From, y.From) > Touching));
+        List<NightSpan> On(NightRun r) => [.. r.Spans.Where(s => r.Work.Pieces[s.Piece].Over.Any(u => u.Line == line))];
+        var others = On(b);
+        return On(a).Exists(x => others.Exists(y => Math.Min(x.To, y.To) - Math.Max(x.From, y.From) > Touching));
     }
 
     /// <summary>Seconds that two may run beside each other before they are said to.</summary>

@@ -90,7 +90,12 @@ internal static class NightFlow
 
         while (growing.Count > 0)
         {
-            var step = growing.Min(s => s.Most - s.Rate);
+            var step = double.PositiveInfinity;
+            foreach (var state in growing)
+            {
+                step = Math.Min(step, state.Most - state.Rate);
+            }
+
             for (var line = 0; line < left.Length; line++)
             {
                 if (weights[line] > 0)
@@ -107,29 +112,35 @@ internal static class NightFlow
                 }
             }
 
-            List<State> on = [];
-            foreach (var state in growing)
+            growing.RemoveAll(state =>
             {
                 state.Rate += step;
-                if (
-                    double.IsInfinity(step)
-                    || state.Rate >= state.Most * (1 - Tolerance)
-                    || state.Uses.Any(u => left[u.Line] <= rates[u.Line] * Tolerance)
-                )
+                if (!double.IsInfinity(step) && state.Rate < state.Most * (1 - Tolerance) && !IsFull(state, rates, left))
                 {
-                    foreach (var (line, times) in state.Uses)
-                    {
-                        weights[line] -= times;
-                    }
+                    return false;
                 }
-                else
-                {
-                    on.Add(state);
-                }
-            }
 
-            growing = on;
+                foreach (var (line, times) in state.Uses)
+                {
+                    weights[line] -= times;
+                }
+
+                return true;
+            });
         }
+    }
+
+    private static bool IsFull(State state, double[] rates, double[] left)
+    {
+        foreach (var (line, _) in state.Uses)
+        {
+            if (left[line] <= rates[line] * Tolerance)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private const double Tolerance = 1e-12;
@@ -197,11 +208,6 @@ internal static class NightFlow
         }
 
         public NightRun Run() =>
-            new(
-                work,
-                zero + (starts ?? double.PositiveInfinity),
-                zero + (Ends ?? double.PositiveInfinity),
-                [.. spans.Select(s => s with { From = zero + s.From, To = zero + s.To })]
-            );
+            new(work, zero + (starts ?? double.PositiveInfinity), zero + (Ends ?? double.PositiveInfinity), zero, [.. spans]);
     }
 }

@@ -114,7 +114,7 @@ internal static class NightMaker
             var days = times.EveryDays;
             var all = store.Store.ChecksDays is { } every ? keeping.Room(store).Used * Math.Min(1, days / every) : ByteSize.Zero;
             var fresh = store.Store.ChecksNew
-                ? keeping.Jobs.Where(j => j.Store == store).Aggregate(ByteSize.Zero, (sum, j) => sum + j.Between(times))
+                ? keeping.Into[store.Store.Name].Aggregate(ByteSize.Zero, (sum, a) => sum + a.Between(times))
                 : ByteSize.Zero;
             works.AddRange(Starts(keeping, times, day).Where(_ => all + fresh > ByteSize.Zero).Select(s => Reading(store, s, all + fresh)));
         }
@@ -122,20 +122,14 @@ internal static class NightMaker
 
     /// <summary>What takes a time that nobody reckons in bytes: it has the disks for itself in the picture, and takes nothing from others.</summary>
     private static NightWork Timed(NightKind kind, string name, double start, double minutes, StoreSums store) =>
-        new(kind, name, start, [new(minutes * 60, [.. store.End(store.HostId, into: true).Take(1)], 1)]);
+        new(kind, name, start, [new(minutes * 60, [.. store.Own.Take(1)], 1)]);
 
     private static NightWork Reading(StoreSums store, double start, ByteSize bytes) =>
         new(
             NightKind.Checking,
             store.Store.Name,
             start,
-            [
-                new(
-                    bytes.Bytes * (1 / store.Reduction),
-                    [.. store.End(store.HostId, into: false).Where(u => u.Line.Kind == NightLineKind.Disk)],
-                    store.MostOut
-                ),
-            ]
+            [new(bytes.Bytes * (1 / store.Reduction), [.. store.Own.Where(u => u.Line.Kind == NightLineKind.Disk)], store.MostOut)]
         );
 
     /// <summary>Pools that are read through: where it is planned every month, on the Sunday that is due, as much of each disk as is in use.</summary>

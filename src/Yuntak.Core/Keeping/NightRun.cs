@@ -6,13 +6,16 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Work">What ran.</param>
 /// <param name="Starts">When it began, in seconds.</param>
 /// <param name="Ends">When it ended, in seconds.</param>
-/// <param name="Spans">At which rates it went, in the order of time.</param>
-public sealed record NightRun(NightWork Work, double Starts, double Ends, ValueList<NightSpan> Spans)
+/// <param name="Zero">The moment its spans are counted from, in seconds: alike nights share them.</param>
+/// <param name="Counted">At which rates it went, in the order of time, counted from there.</param>
+public sealed record NightRun(NightWork Work, double Starts, double Ends, double Zero, ValueList<NightSpan> Counted)
 {
-    /// <summary>The same, so many seconds later.</summary>
-    internal NightRun Moved(NightWork work, double by) =>
-        new(work, Starts + by, Ends + by, [.. Spans.Select(s => s with { From = s.From + by, To = s.To + by })]);
+    /// <summary>At which rates it went, in the order of time.</summary>
+    public IEnumerable<NightSpan> Spans => Counted.Select(s => s with { From = Zero + s.From, To = Zero + s.To });
 
     /// <summary>How many bytes it moved.</summary>
-    public double Bytes => Spans.Sum(s => s.Rate * (s.To - s.From));
+    public double Bytes => Counted.Sum(s => s.Rate * (s.To - s.From));
+
+    /// <summary>The same, so many seconds later.</summary>
+    internal NightRun Moved(NightWork work, double by) => new(work, Starts + by, Ends + by, Zero + by, Counted);
 }

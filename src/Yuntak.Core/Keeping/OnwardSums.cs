@@ -7,14 +7,18 @@ namespace Yuntak.Core.Keeping;
 /// <summary>An onward copy: how much goes from store to store, and how long that takes.</summary>
 public sealed class OnwardSums
 {
-    private readonly IReadOnlyList<JobSums> jobs;
+    private readonly IReadOnlyList<Arrival> arrivals;
 
-    internal OnwardSums(OnwardCopy onward, StoreSums? from, StoreSums? to, IReadOnlyList<JobSums> jobs)
+    /// <param name="onward">The onward copy.</param>
+    /// <param name="from">The near store.</param>
+    /// <param name="to">The far store.</param>
+    /// <param name="arrivals">What comes into the near store, by jobs and onward.</param>
+    internal OnwardSums(OnwardCopy onward, StoreSums? from, StoreSums? to, IReadOnlyList<Arrival> arrivals)
     {
         Onward = onward;
         From = from;
         To = to;
-        this.jobs = jobs;
+        this.arrivals = arrivals;
         Times = CopyTimes.Parse(onward.Times);
         Over = Lines.Join(from?.End(to?.HostId, into: false) ?? [], to?.End(from?.HostId, into: true) ?? []);
         Most = Math.Min(
@@ -42,10 +46,10 @@ public sealed class OnwardSums
     internal double Most { get; }
 
     /// <summary>What the first copy is: one whole copy of all that is in the near store.</summary>
-    public ByteSize First => jobs.Aggregate(ByteSize.Zero, (sum, j) => sum + j.First) * (1 / (From?.Reduction ?? 1));
+    public ByteSize First => arrivals.Aggregate(ByteSize.Zero, (sum, a) => sum + a.Job.First) * (1 / (From?.Reduction ?? 1));
 
-    /// <summary>What each further copy is: what came into the near store since.</summary>
-    public ByteSize Each => jobs.Aggregate(ByteSize.Zero, (sum, j) => sum + j.Between(Times)) * (1 / (From?.Reduction ?? 1));
+    /// <summary>What each further copy is: what came into the near store since, or the newest whole copy where nothing is kept once.</summary>
+    public ByteSize Each => arrivals.Aggregate(ByteSize.Zero, (sum, a) => sum + a.Between(Times)) * (1 / (From?.Reduction ?? 1));
 
     /// <summary>How long the first copy takes over the line, when nothing else runs.</summary>
     public Duration FirstOverLine => Alone(First);

@@ -10,7 +10,8 @@ public sealed class StoreRoom
     /// <summary>How far it is looked ahead, in days.</summary>
     public const int Days = 366;
 
-    private readonly List<Source> sources;
+    private readonly List<Arrival> sources;
+    private readonly List<ArrivalRoom> sizes;
     private readonly DateOnly on;
     private readonly StoreSums store;
     private readonly Lazy<ByteSize> settled;
@@ -21,26 +22,11 @@ public sealed class StoreRoom
     {
         this.store = store;
         on = keeping.On;
-        sources =
-        [
-            .. keeping.Jobs.Where(j => j.Job.Store == store.Store.Name).Select(j => new Source(j, j.Times, j.Keep, j.Job.School)),
-            .. keeping
-                .Onward.Where(o => o.Onward.To == store.Store.Name)
-                .SelectMany(o =>
-                    keeping
-                        .Jobs.Where(j => j.Job.Store == o.Onward.From)
-                        .Select(j => new Source(
-                            j,
-                            // No more often than it goes on, and no more often than there is something new.
-                            o.Times.PerWeek < j.Times.PerWeek
-                                ? o.Times
-                                : j.Times,
-                            o.Onward.Keep is { } own ? RetentionRule.Parse(own) : j.Keep,
-                            o.Onward.Keep is null ? j.Job.School : o.Onward.School
-                        ))
-                ),
-        ];
-        var left = new Lazy<List<IReadOnlyList<DateTime>>>(() => [.. sources.Select(s => s.Settled(on))]);
+        sources = [.. keeping.Into[store.Store.Name]];
+        sizes = [.. sources.Select(s => new ArrivalRoom(s))];
+        var left = new Lazy<List<IReadOnlyList<DateTime>>>(() =>
+            [.. sources.Select(s => KeptDays.OnceSettled(s.Times, s.Keep, s.School, on))]
+        );
         settled = new(() => Sum(left.Value, 0));
         most = new(() => Sum(left.Value, Days));
         var known = keeping.Lab.Copies.Where(c => c.Store == store.Store.Name && c.Size is not null).ToList();
@@ -79,7 +65,7 @@ public sealed class StoreRoom
     private ByteSize Most => most.Value;
 
     private ByteSize Sum(List<IReadOnlyList<DateTime>> left, int days) =>
-        sources.Select((s, n) => s.Size(left[n], days)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction);
+        sizes.Select((s, n) => s.Of(left[n], days)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction);
 
     private IEnumerable<(DateOnly Day, ByteSize Used)> DayByDay()
     {
@@ -88,44 +74,8 @@ public sealed class StoreRoom
         {
             yield return (
                 on.AddDays(day),
-                sources.Select((s, n) => s.Size(each[n][day], day)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction)
+                sizes.Select((s, n) => s.Of(each[n][day], day)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction)
             );
-        }
-    }
-
-    /// <summary>What comes into the store by one job, directly or onward.</summary>
-    private sealed record Source(JobSums Job, CopyTimes Times, RetentionRule? Keep, RetentionSchool School)
-    {
-        /// <summary>What is left after so long that the rule has all it keeps, or of everything kept a year's copies.</summary>
-        public IReadOnlyList<DateTime> Settled(DateOnly on) => KeptDays.OnceSettled(Times, Keep, School, on);
-
-        /// <summary>What copies take, after so many days of growth.</summary>
-        public ByteSize Size(IReadOnlyList<DateTime> left, int days)
-        {
-            if (left.Count == 0)
-            {
-                return ByteSize.Zero;
-            }
-
-            var sum = ByteSize.Zero;
-            foreach (var segment in Job.Segments)
-            {
-                var full =
-                    segment.Size
-                    + (
-                        segment.Volume is { Part: VolumePart.Bulk, Guest: { } guest }
-                            ? JobSums.Grows(guest, segment.Size) * days
-                            : ByteSize.Zero
-                    );
-                sum += segment.Whole
-                    ? left.Count * full
-                    : full
-                        + Enumerable
-                            .Range(1, left.Count - 1)
-                            .Aggregate(ByteSize.Zero, (kept, n) => kept + segment.After((left[n - 1] - left[n]).TotalDays));
-            }
-
-            return sum;
         }
     }
 }

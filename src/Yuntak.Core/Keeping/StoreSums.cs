@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
@@ -9,11 +10,13 @@ namespace Yuntak.Core.Keeping;
 public sealed class StoreSums
 {
     private readonly Lab[] labs;
+    private readonly Lazy<ValueList<NightUse>> own;
 
     internal StoreSums(Sums sums, Store store)
     {
         Store = store;
         labs = [sums.Lab];
+        own = new(() => [.. End(HostId, into: true)]);
         var guest = store.Guest is { } id ? sums.Lab.Guest(id) : null;
         var outer = guest is null ? null : sums.Lab.Outer(guest) ?? guest;
         Guest = guest;
@@ -131,17 +134,16 @@ public sealed class StoreSums
         }
     }
 
+    /// <summary>What it is by itself, without a way to it: its disks, and the line where it is elsewhere.</summary>
+    internal ValueList<NightUse> Own => own.Value;
+
     /// <summary>How long an amount takes to be read back where it lies.</summary>
     internal Duration ReadTime(ByteSize amount) =>
         Duration.Of(
             amount,
             Math.Min(
                 MostOut,
-                End(HostId, into: false)
-                    .Where(u => u.Line.Kind == NightLineKind.Disk)
-                    .Select(u => u.Line.Rate)
-                    .DefaultIfEmpty(CopyRates.Pool([], default))
-                    .Min()
+                Own.Where(u => u.Line.Kind == NightLineKind.Disk).Select(u => u.Line.Rate).DefaultIfEmpty(CopyRates.Pool([], default)).Min()
             )
         );
 

@@ -159,6 +159,61 @@ public class KeepingSumsTests
         (even / line).ShouldBe((2 * even / 100e6) + (KeepingRules.CarryHours * 3600), 1);
     }
 
+    /// <summary>From the vault to the boathouse each night, and from there to the mill on Sundays: what arrives is the same, a week of it at once.</summary>
+    [Fact]
+    public void What_was_carried_on_can_be_carried_on_once_more()
+    {
+        var lab = Copied
+            .Sound()
+            .Job(j => j with { Takes = [new JobPart(Copied.Cloud, Changes: ByteSize.FromGB(5.1))], Keep = "last 4" })
+            .With(KeepingEdits.Store(new Store("mill", Place: "mill", Room: ByteSize.FromTB(8), Line: 100)))
+            .With(KeepingEdits.Onward(new OnwardCopy("boathouse", "mill", "sun 04:00", Keep: "last 2")));
+        var keeping = lab.Keeping();
+        var further = keeping.Onward.Single(o => o.Onward.To == "mill");
+        further.First.Bytes.ShouldBe(510_000_000_000);
+        Near(further.Each, 7 * 5_100_000_000L, 8);
+        // One whole copy, and a week's changes between the two that are kept.
+        Near(keeping.Room(keeping.Store("mill")!).Settled, 510_000_000_000 + (7 * 5_100_000_000L), 8);
+        var cloud = keeping.Guests.Single(g => g.Guest.Id == Copied.Cloud);
+        (cloud.Copies, cloud.Elsewhere).ShouldBe((4, 2));
+    }
+
+    [Fact]
+    public void What_comes_by_two_ways_lies_there_once_and_a_circle_ends()
+    {
+        var once = Copied
+            .Sound()
+            .With(KeepingEdits.Store(new Store("mill", Place: "mill", Room: ByteSize.FromTB(8), Line: 100)))
+            .With(KeepingEdits.Onward(new OnwardCopy("boathouse", "mill", "04:00")));
+        var twice = once.With(KeepingEdits.Onward(new OnwardCopy("vault", "mill", "05:00")))
+            .With(KeepingEdits.Onward(new OnwardCopy("mill", "boathouse", "06:00")))
+            .With(KeepingEdits.Onward(new OnwardCopy("mill", "vault", "07:00")));
+        foreach (var store in once.Keeping().Stores)
+        {
+            var other = twice.Keeping();
+            other.Room(other.Store(store.Store.Name)!).Settled.ShouldBe(once.Keeping().Room(store).Settled, store.Store.Name);
+        }
+
+        twice.Keeping().Guests.Select(g => g.Copies).ShouldBe(once.Keeping().Guests.Select(g => g.Copies));
+    }
+
+    [Theory]
+    [InlineData(false, false, 530_000_000_000, 4 * 530_000_000_000)]
+    [InlineData(false, true, 530_000_000_000, 0)]
+    [InlineData(true, false, 0, 0)]
+    public void Whole_copies_go_on_as_whole_ones_until_a_store_keeps_once_what_is_the_same(bool near, bool far, long each, long settled)
+    {
+        var keeping = Copied
+            .Sound()
+            .Job(j => j with { Keep = "last 4" })
+            .Store("vault", s => s with { Deduplicates = near })
+            .Store("boathouse", s => s with { Deduplicates = far })
+            .Keeping();
+        var changed = 30e9 * KeepingRules.SystemChanges + (500e9 * KeepingRules.BulkChanges);
+        Near(keeping.Onward.Single().Each, each > 0 ? each : changed, 4);
+        Near(keeping.Room(keeping.Store("boathouse")!).Settled, settled > 0 ? settled : 530e9 + (3 * changed), 12);
+    }
+
     [Fact]
     public void A_store_holds_one_whole_copy_and_the_changes_between_those_that_are_kept()
     {

@@ -84,19 +84,10 @@ internal static class KeepingFixes
             : KeepingEdits.Leave(job, new JobPart(Folder: volume.Folder!.Name).Key);
 
     /// <summary>Whether something has a copy that does not lie in the pool of a store.</summary>
-    public static bool IsElsewhereToo(HouseKeeping keeping, KeepVolume volume, StoreSums store)
-    {
-        var near = keeping.JobsOf(volume).Select(j => j.Store).OfType<StoreSums>().ToHashSet();
-        for (var more = true; more; )
-        {
-            more = keeping.Onward.Aggregate(
-                false,
-                (any, o) => (o.From is { } from && o.To is { } to && near.Contains(from) && near.Add(to)) | any
-            );
-        }
-
-        return near.Any(s => s.Host != store.Host || s.Pool != store.Pool);
-    }
+    public static bool IsElsewhereToo(HouseKeeping keeping, KeepVolume volume, StoreSums store) =>
+        keeping.Stores.Any(s =>
+            (s.Host != store.Host || s.Pool != store.Pool) && keeping.Into[s.Store.Name].Any(a => keeping.JobsOf(volume).Contains(a.Job))
+        );
 
     /// <summary>Lets jobs into a store go into another that lies in another pool, where there is one.</summary>
     public static IEnumerable<Fix> ToAnother(HouseKeeping keeping, StoreSums store) =>
