@@ -84,12 +84,12 @@ internal static class KeepingCommand
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{guest.Guest.Name}: there {guest.Copies} times, on {Numbers.Count(guest.Mediums.Count, "kind")} of medium, {guest.Elsewhere} elsewhere, {guest.Unchangeable} unchangeable, {guest.Unchecked} unchecked; loses {guest.WorstLoss?.ToString() ?? "everything"}, back in {guest.Restore?.ToString() ?? "never"}"
+                    $"{guest.Guest.Name}: there {(guest.Copies == 1 ? "once" : $"{guest.Copies} times")}, on {Numbers.Count(guest.Mediums.Count, "kind")} of medium, {guest.Elsewhere} elsewhere, {guest.Unchangeable} unchangeable, {guest.Unchecked} unchecked; loses {guest.WorstLoss?.Exactly() ?? "everything"}, back in {guest.Restore?.Exactly() ?? "never"}"
                 )
             );
         }
 
-        Console.WriteLine($"The whole house: {keeping.HouseRestore?.ToString() ?? "something does not come back"}");
+        Console.WriteLine($"The whole house: {keeping.HouseRestore?.Exactly() ?? "something does not come back"}");
         foreach (var volume in keeping.InNoJob)
         {
             Console.WriteLine($"in no job: {volume.Words}, {volume.Size.ToDecimalString()}");

@@ -16,6 +16,7 @@ internal static class FigureText
             double number when number != 0 && Math.Abs(number) < Small => number.ToString("0.##E+0", CultureInfo.InvariantCulture),
             double number => Numbers.Short(number),
             int number => number.ToString("#,##0", CultureInfo.InvariantCulture),
+            Duration time => time.Exactly(),
             _ => value.ToString() ?? "",
         };
 }

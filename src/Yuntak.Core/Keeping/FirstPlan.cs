@@ -1,16 +1,22 @@
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
+using Yuntak.Core.Schedules;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Keeping;
 
-/// <summary>The plan for a house that has none yet: one store, one nightly job with all that would be missed.</summary>
+/// <summary>The plan for a house that has none yet: one store, one job with all that would be missed.</summary>
 public static class FirstPlan
 {
-    private const string Nightly = "nightly";
+    // A disk that is carried is there when somebody plugs it in: once a week is what people keep up.
+    private static readonly CopyTimes Nightly = CopyTimes.Parse("22:30");
+    private static readonly CopyTimes Weekly = CopyTimes.Parse("sun 20:00");
 
-    /// <summary>The store it would begin with: one that is planned, what a backup guest keeps, or the roomiest pool of a host that holds none of what is copied, else of any other pool; null where there is no such place.</summary>
+    // One whole copy, and what changes of it in the half year that copies are kept for: half a percent a day is nearly as much again.
+    private const double Beside = 2.2;
+
+    /// <summary>The store it would begin with: one that is planned, what a backup guest keeps, or the roomiest pool of a host that holds none of what is copied, else of any other pool; where there is only one, a disk that is carried; null where no disk holds so much.</summary>
     public static Store? Store(HouseKeeping keeping)
     {
         if (keeping.Stores.FirstOrDefault(s => s.IsThere) is { } planned)
@@ -41,7 +47,7 @@ public static class FirstPlan
             .ThenByDescending(p => p.Budget.Spare)
             .ToList();
         return pools.Count == 0
-            ? null
+            ? Carried(keeping, missed)
             : new Store(
                 "copies",
                 Host: pools[0].Host.Id,
@@ -52,6 +58,31 @@ public static class FirstPlan
             );
     }
 
+    private static Store? Carried(HouseKeeping keeping, List<KeepVolume> missed)
+    {
+        var host = missed.GroupBy(v => v.At.Host).MaxBy(g => g.Sum(v => v.Size.Bytes))?.Key;
+        return
+            keeping.Lab.Host(host) is not null
+            && SoldDisks.Holding(missed.Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size) * Beside) is { } size
+            ? new Store(
+                "carried disk",
+                Host: host,
+                Carried: true,
+                Deduplicates: true,
+                Room: size,
+                ChecksNew: true,
+                ChecksDays: KeepingRules.CheckDays
+            )
+            : null;
+    }
+
+    /// <summary>What it is, in words: «Plan a nightly copy into strongroom».</summary>
+    /// <param name="store">The store it begins with.</param>
+    public static string Words(Store store) =>
+        store.Carried
+            ? $"Plan a weekly copy onto {(store.Room is { } room ? $"a disk of {room.ToDecimalString()}" : store.Name)} that is carried"
+            : $"Plan a nightly copy into {store.Name}";
+
     /// <summary>The edit that plans it.</summary>
     /// <param name="keeping">The copies of a house.</param>
     /// <param name="store">The store it begins with.</param>
@@ -60,9 +91,11 @@ public static class FirstPlan
         {
             var with = lab.Stores.Any(s => s.Name == store.Name) ? lab : KeepingEdits.Store(store)(lab).Lab;
             var missed = keeping.Volumes.Where(v => !keeping.MayBeLost(v) && v.Guest?.Id != store.Guest).ToList();
-            var times = new Schedules.CopyTimes([], [new TimeOnly(22, 30)]);
+            var (name, times, keep, silent) = store.Carried
+                ? ("weekly", Weekly, "weekly 4, monthly 6", 9)
+                : ("nightly", Nightly, "daily 7, weekly 4, monthly 6", 3);
             var job = new CopyJob(
-                Nightly,
+                name,
                 store.Name,
                 times.ToString(),
                 [
@@ -73,12 +106,12 @@ public static class FirstPlan
                         : Array.Empty<JobPart>(),
                     .. lab.Hosts.Select(h => new JobPart(Host: h.Id)),
                 ],
-                Keep: "daily 7, weekly 4, monthly 6",
-                SilentDays: 3
+                Keep: keep,
+                SilentDays: silent
             );
             return new Changed(
                 KeepingEdits.Job(job)(with).Lab,
-                $"a nightly copy of {Numbers.Count(job.Takes.Count, "thing")} into {store.Name} is planned"
+                $"a {name} copy of {Numbers.Count(job.Takes.Count, "thing")} into {store.Name} is planned"
             );
         };
 }

@@ -66,8 +66,7 @@ public static class KeepingSteps
     private static ByteSize Needed(HouseKeeping keeping, GuestKeeping guest)
     {
         var all = keeping.Guests.Where(g => g.Elsewhere == 0).SelectMany(g => g.Volumes).Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size);
-        double[] sold = [1, 2, 4, 6, 8, 12, 16, 20, 24];
-        var terabytes = Math.Max(all.Bytes, guest.Volumes.Sum(v => v.Size.Bytes)) / 1e12;
-        return ByteSize.FromTB(sold.FirstOrDefault(s => s >= terabytes, Math.Ceiling(terabytes)));
+        var most = ByteSize.Max(all, guest.Volumes.Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size));
+        return SoldDisks.Holding(most) ?? ByteSize.FromTB(Math.Ceiling(most.Bytes / 1e12));
     }
 }

@@ -76,7 +76,7 @@ public sealed class StoreSums
         : Store.Place ?? "nowhere yet";
 
     /// <summary>The place it is in: the host, the box, the other place.</summary>
-    public string Place => Store.Place ?? Host?.Name ?? Store.Box ?? (Store.Carried ? "a shelf" : "nowhere");
+    public string Place => Store.Place ?? Host?.Name ?? Store.Box ?? (Store.Carried ? "a carried disk" : "nowhere");
 
     /// <summary>What copies lie on, in words.</summary>
     public string Medium =>

@@ -26,6 +26,10 @@ public sealed class HouseClock
     /// <summary>Whether a text names a zone.</summary>
     public static bool IsZone(string text) => DateTimeZoneProviders.Tzdb.GetZoneOrNull(text) is not null;
 
+    /// <summary>The names of zones that people live in, in the order of the alphabet.</summary>
+    public static IEnumerable<string> Zones =>
+        (TzdbDateTimeZoneSource.Default.ZoneLocations ?? []).Select(z => z.ZoneId).Append(Usual).Distinct().Order(StringComparer.Ordinal);
+
     /// <summary>A time on the wall, in seconds since 1970 that really went by.</summary>
     public double Seconds(DateTime wall) =>
         new LocalDateTime(wall.Year, wall.Month, wall.Day, wall.Hour, wall.Minute, wall.Second)

@@ -33,6 +33,18 @@ public class KeepingTests(Site site) : IClassFixture<Site>
         (await site.Get($"/Keeping{query}")).Body!.TextContent.ShouldContain(words);
 
     [Fact]
+    public async Task Zones_are_fetched_for_who_asks_and_each_can_be_kept()
+    {
+        var page = await site.Get("/Keeping");
+        page.QuerySelectorAll("#zones option").ShouldBeEmpty();
+        var zones = (await site.Get(page.QuerySelector("[list=zones]")!.GetAttribute("hx-get")!)).QuerySelectorAll("option");
+        zones.Length.ShouldBeGreaterThan(300);
+        var kept = await site.Send(page, "form[action*='handler=Clock'] button", ("time-zone", zones[^1].GetAttribute("value")!));
+        kept.QuerySelector(".status")!.TextContent.ShouldContain(zones[^1].GetAttribute("value")!);
+        await site.Send(kept, "#undo");
+    }
+
+    [Fact]
     public async Task A_job_is_moved_along_the_night_and_the_change_is_undone()
     {
         var page = await site.Get("/Keeping");

@@ -169,12 +169,12 @@ internal static class KeepingFixes
             ? [new Fix($"Begin {times.Words()}", KeepingEdits.ChangeJob(job.Job.Name, j => j with { Times = times.ToString() }))]
             : [];
 
-    /// <summary>Plans a nightly copy of all that would be missed, into what a backup guest keeps, or into the roomiest pool of another host.</summary>
+    /// <summary>Plans a copy of all that would be missed: into what a backup guest keeps, the roomiest pool of another host, or onto a disk that is carried.</summary>
     public static IEnumerable<Fix> Begin(HouseKeeping keeping)
     {
         if (FirstPlan.Store(keeping) is { } store)
         {
-            yield return new Fix($"Plan a nightly copy into {store.Name}", FirstPlan.Edit(keeping, store));
+            yield return new Fix(FirstPlan.Words(store), FirstPlan.Edit(keeping, store));
         }
     }
 }

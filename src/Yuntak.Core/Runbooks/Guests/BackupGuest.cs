@@ -36,11 +36,11 @@ internal sealed record BackupGuest(GuestId Guest, HostId? Host) : GuestAct(Guest
     /// <summary>What is known of copies that are there already.</summary>
     private IEnumerable<StepValue> Known(Plan plan)
     {
-        if (plan.JobOf(Guest) is { } job)
+        if (CopiesBefore.JobThatStands(plan, Guest) is { } job)
         {
             yield return new(
                 "copied by",
-                $"{job.Job.Name}, {job.Times.Words()}, into {job.Job.Store}: what it copied last night is young enough"
+                $"{job.Name}, {Schedules.CopyTimes.Parse(job.Times).Words()}, into {job.Store}: what it copied less than a day ago is young enough"
             );
         }
 

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Encodings.Web;
 using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
@@ -17,6 +18,15 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
 
     /// <summary>The night that is shown.</summary>
     public Night Night { get; private set; } = null!;
+
+    /// <summary>The next night in which something runs, within a month; null where there is none.</summary>
+    public DateOnly? Next =>
+        Enumerable
+            .Range(1, 31)
+            .Select(n => Night.Day.AddDays(n))
+            .Where(day => day <= HouseKeeping.LastDay && House.NightOf(day).Runs.Count > 0)
+            .Select(day => (DateOnly?)day)
+            .FirstOrDefault();
 
     /// <summary>The job whose copies are shown; null while there is none.</summary>
     public JobSums? Job { get; private set; }
@@ -140,10 +150,14 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
                 FirstPlan.Store(House) is { } store
                     ? FirstPlan.Edit(House, store)(lab)
                     : throw new Refused(
-                        "There is no pool that does not hold what would be copied. Plan a store first: a box, a disk that is carried, or another place."
+                        "There is no pool that does not hold what would be copied, and no disk that holds so much. Plan a store first: a box, a disk that is carried, or another place."
                     ),
             "/Keeping"
         );
+
+    /// <summary>The zones there are, fetched once somebody asks for one.</summary>
+    public IActionResult OnGetZones() =>
+        Content(string.Concat(HouseClock.Zones.Select(z => $"<option value=\"{HtmlEncoder.Default.Encode(z)}\"></option>")), "text/html");
 
     /// <summary>Says where the house is, and when it wakes.</summary>
     public Task<IActionResult> OnPostClockAsync() =>
