@@ -9,6 +9,9 @@ public static class CopiesBefore
 {
     private const int MostNamed = 6;
 
+    // A backup is to be younger than a day; on one day of the year that has 25 hours.
+    private const int ADay = 25;
+
     /// <summary>What is known, a line each; empty when nothing that stands is touched.</summary>
     /// <param name="runbook">The runbook.</param>
     public static IEnumerable<string> Of(Runbook runbook)
@@ -24,7 +27,8 @@ public static class CopiesBefore
         foreach (var job in touched.Select(g => JobThatStands(plan, g.Id)).OfType<CopyJob>().Distinct())
         {
             var copied = touched.Where(g => JobThatStands(plan, g.Id) == job).ToList();
-            yield return $"{job.Name} copies {Names(copied)} {CopyTimes.Parse(job.Times).Words()}{Newest(plan, job, copied)}. Look whether the last one is there.";
+            var times = CopyTimes.Parse(job.Times);
+            yield return $"{job.Name} copies {Names(copied)} {times.Words()}{Newest(plan, job, copied)}. {(times.LongestGapHours > ADay ? "Let it run once more first." : "Look whether the last one is there.")}";
         }
 
         var none = touched.Where(g => JobThatStands(plan, g.Id) is null).ToList();

@@ -26,6 +26,13 @@ public class CopiesBeforeTests
         Said(Stands, Moved(Stands)).ShouldBe(["nightly copies notes every day at 23:30. Look whether the last one is there."]);
 
     [Fact]
+    public void A_copy_that_may_be_a_week_old_is_taken_once_more()
+    {
+        var weekly = Stands.Job(j => j with { Times = "sun 01:00" });
+        Said(weekly, Moved(weekly)).ShouldBe(["nightly copies notes Sundays at 01:00. Let it run once more first."]);
+    }
+
+    [Fact]
     public void A_job_that_is_only_planned_copies_nothing_yet() =>
         Said(Copied.House(), Moved(Stands)).ShouldBe(["No job that is set up copies notes: take a backup by hand first."]);
 
