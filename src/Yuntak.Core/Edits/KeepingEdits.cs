@@ -181,7 +181,7 @@ public static class KeepingEdits
                 {
                     Drills = lab.Drills.Put(drill, d => d.Key == drill.Key),
                 },
-                $"drill of {Of(lab, drill)} on {drill.On:yyyy-MM-dd}: {drill.Worked switch { null => "planned", true => "it came back", false => "it did not come back" }}"
+                $"drill of {drill.Of(lab)} on {drill.On:yyyy-MM-dd}: {drill.Worked switch { null => "planned", true => "it came back", false => "it did not come back" }}"
             );
 
     /// <summary>Takes a drill out.</summary>
@@ -194,7 +194,7 @@ public static class KeepingEdits
                     {
                         Drills = lab.Drills.Without(d => d == drill),
                     },
-                    $"drill of {Of(lab, drill)} on {drill.On:yyyy-MM-dd} taken out"
+                    $"drill of {drill.Of(lab)} on {drill.On:yyyy-MM-dd} taken out"
                 );
 
     /// <summary>Takes a list of copies over in the place of what was known of the stores it is about.</summary>
@@ -242,11 +242,6 @@ public static class KeepingEdits
             Copies = [.. lab.Copies.Where(c => named.Contains(c.Store) && !Gone(c.Guest, null))],
         };
     }
-
-    private static string Of(Lab lab, Drill drill) =>
-        drill.Guest is { } guest ? $"{(drill.Kind == DrillKind.File ? "a file of " : "")}{lab.Guest(guest)?.Name}"
-        : drill.Host is { } host ? lab.Host(host)?.Name ?? ""
-        : CopyWords.Drills.Display(drill.Kind);
 
     private static Changed Checked(Lab after, string words)
     {

@@ -61,6 +61,9 @@ public sealed class StoreRoom
         : Most <= room ? null
         : Curve.Where(c => c.Used > room).Select(c => (DateOnly?)c.Day).FirstOrDefault();
 
+    /// <summary>How much a store would have to hold so that it does not get full within a year.</summary>
+    public ByteSize Needed => Curve.Select(c => c.Used).Append(Used).Max();
+
     /// <summary>More than it can ever be within a year, quickly: where that fits nothing need be counted day by day.</summary>
     private ByteSize Most => most.Value;
 

@@ -1,11 +1,11 @@
 using System.Globalization;
 using System.Text;
 using CsvHelper;
-using CsvHelper.Configuration;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Schedules;
 using Yuntak.Core.Units;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Formats.Copies;
 
@@ -19,6 +19,7 @@ public static class CopyList
     public const int MostLines = 100_000;
 
     private const int MostProblems = 20;
+    private const int MostInField = 400;
 
     private static readonly string[] Usual = ["guest", "time", "bytes", "checked"];
 
@@ -46,7 +47,7 @@ public static class CopyList
         var guests = lab
             .Guests.GroupBy(g => g.Name, StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase);
-        using var parser = new CsvParser(new StringReader(HasMarks(text) ? text : BetweenBlanks(text)), Settings());
+        using var parser = new CsvParser(new StringReader(HasMarks(text) ? text : BetweenBlanks(text)), TypedTable.Of(MostInField));
         IReadOnlyList<string> columns = Usual;
         var first = true;
         try
@@ -143,19 +144,6 @@ public static class CopyList
             );
         }
     }
-
-    private static CsvConfiguration Settings() =>
-        new(CultureInfo.InvariantCulture)
-        {
-            DetectDelimiter = true,
-            DetectDelimiterValues = [",", ";", "\t", "|"],
-            TrimOptions = TrimOptions.Trim,
-            MaxFieldSize = 400,
-            BadDataFound = null,
-            AllowComments = true,
-            Comment = '#',
-            IgnoreBlankLines = true,
-        };
 
     private static bool HasMarks(string text) => text.AsSpan(0, Math.Min(text.Length, Looked)).ContainsAny(",;\t|");
 

@@ -81,7 +81,7 @@ public static class KeepingCalendar
 
         foreach (var drill in keeping.Lab.Drills.Where(d => d.Worked is null).Concat(DrillPlan.Year(keeping)).DistinctBy(d => d.Key))
         {
-            var what = drill.Guest is { } id ? keeping.Lab.Guest(id)?.Name : CopyWords.Drills.Display(drill.Kind);
+            var what = drill.Of(keeping.Lab);
             calendar.Events.Add(
                 new CalendarEvent
                 {

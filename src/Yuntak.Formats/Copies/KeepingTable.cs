@@ -3,6 +3,7 @@ using System.Text;
 using CsvHelper;
 using Yuntak.Core.Base;
 using Yuntak.Core.Keeping;
+using Yuntak.Formats.Exports;
 
 namespace Yuntak.Formats.Copies;
 
@@ -46,13 +47,13 @@ public static class KeepingTable
     public static string Markdown(HouseKeeping keeping)
     {
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"# What is copied: {Plain(keeping.Lab.Name)}\n\n## Stores\n\n");
+        text.Append(CultureInfo.InvariantCulture, $"# What is copied: {MarkdownText.Plain(keeping.Lab.Name)}\n\n## Stores\n\n");
         foreach (var store in keeping.Stores)
         {
             var room = keeping.Room(store);
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"- **{Plain(store.Store.Name)}**, {Plain(store.Where)}: {room.Used.ToDecimalString()} of {store.Room?.ToDecimalString() ?? "a room nobody said"}{(room.FullOn is { } full ? $", full on {full:yyyy-MM-dd}" : "")}\n"
+                $"- **{MarkdownText.Plain(store.Store.Name)}**, {MarkdownText.Plain(store.Where)}: {room.Used.ToDecimalString()} of {store.Room?.ToDecimalString() ?? "a room nobody said"}{(room.FullOn is { } full ? $", full on {full:yyyy-MM-dd}" : "")}\n"
             );
         }
 
@@ -61,18 +62,18 @@ public static class KeepingTable
         {
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"### {Plain(job.Job.Name)}\n\nInto {Plain(job.Job.Store)}, {job.Times.Words()}; keeps {job.Keep?.ToString() ?? "everything"}. First {job.First.ToDecimalString()} in {job.FirstTime.Exactly()}, then {job.Each.ToDecimalString()} in {job.EachTime.Exactly()}.\n\n"
+                $"### {MarkdownText.Plain(job.Job.Name)}\n\nInto {MarkdownText.Plain(job.Job.Store)}, {job.Times.Words()}; keeps {job.Keep?.ToString() ?? "everything"}. First {job.First.ToDecimalString()} in {job.FirstTime.Exactly()}, then {job.Each.ToDecimalString()} in {job.EachTime.Exactly()}.\n\n"
             );
             foreach (var segment in job.Segments)
             {
-                text.Append(CultureInfo.InvariantCulture, $"- {Plain(segment.Name)}, {segment.Size.ToDecimalString()}\n");
+                text.Append(CultureInfo.InvariantCulture, $"- {MarkdownText.Plain(segment.Name)}, {segment.Size.ToDecimalString()}\n");
             }
 
             foreach (var part in job.Job.Takes.Where(p => p.Without.Count > 0 && p.Guest is not null))
             {
                 text.Append(
                     CultureInfo.InvariantCulture,
-                    $"- not {string.Join(" and ", part.Without.Select(Core.Labs.CopyWords.Volumes.Display))} of {Plain(keeping.Lab.Guest(part.Guest!.Value)?.Name ?? "")}{(part.Why.Length > 0 ? $": {Plain(part.Why)}" : "")}\n"
+                    $"- not {string.Join(" and ", part.Without.Select(Core.Labs.CopyWords.Volumes.Display))} of {MarkdownText.Plain(keeping.Lab.Guest(part.Guest!.Value)?.Name ?? "")}{(part.Why.Length > 0 ? $": {MarkdownText.Plain(part.Why)}" : "")}\n"
                 );
             }
 
@@ -86,19 +87,11 @@ public static class KeepingTable
             {
                 text.Append(
                     CultureInfo.InvariantCulture,
-                    $"- {Plain(onward.Onward.Key)}, {onward.Times.Words()}: first {onward.First.ToDecimalString()} in {onward.FirstTime.Exactly()}, then {onward.Each.ToDecimalString()} in {onward.EachTime.Exactly()}\n"
+                    $"- {MarkdownText.Plain(onward.Onward.Key)}, {onward.Times.Words()}: first {onward.First.ToDecimalString()} in {onward.FirstTime.Exactly()}, then {onward.Each.ToDecimalString()} in {onward.EachTime.Exactly()}\n"
                 );
             }
         }
 
         return text.ToString();
     }
-
-    /// <summary>Text from people on one line, with nothing that Markdown would take for its own.</summary>
-    private static string Plain(string text) =>
-        string.Concat(
-            Names
-                .Clean(text)
-                .Select(c => c is '\\' or '`' or '*' or '_' or '[' or ']' or '<' or '>' or '#' or '|' or '!' ? $"\\{c}" : $"{c}")
-        );
 }

@@ -1,11 +1,11 @@
 using System.Globalization;
 using CsvHelper;
-using CsvHelper.Configuration;
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
+using Yuntak.Formats.Intake;
 
 namespace Yuntak.Formats.Definitions;
 
@@ -13,6 +13,7 @@ namespace Yuntak.Formats.Definitions;
 internal static class GuestListReader
 {
     private const int SmallestMebibytes = 257;
+    private const int MostInField = 4_000;
 
     private static readonly string[] Usual = ["name", "kind", "memory", "processors", "disk", "bulk", "profile", "image"];
 
@@ -54,20 +55,7 @@ internal static class GuestListReader
     public static DefinitionReading Read(string text)
     {
         DefinitionLog log = new("list");
-        using var parser = new CsvParser(
-            new StringReader(text),
-            new CsvConfiguration(CultureInfo.InvariantCulture)
-            {
-                DetectDelimiter = true,
-                DetectDelimiterValues = [",", ";", "\t", "|"],
-                TrimOptions = TrimOptions.Trim,
-                MaxFieldSize = 4_000,
-                BadDataFound = null,
-                AllowComments = true,
-                Comment = '#',
-                IgnoreBlankLines = true,
-            }
-        );
+        using var parser = new CsvParser(new StringReader(text), TypedTable.Of(MostInField));
         IReadOnlyList<string> columns = Usual;
         var first = true;
         try

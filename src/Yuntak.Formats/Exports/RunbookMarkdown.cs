@@ -15,7 +15,7 @@ public static class RunbookMarkdown
     public static string Of(Runbook runbook)
     {
         var text = new StringBuilder();
-        text.Append(CultureInfo.InvariantCulture, $"# Runbook: {Plain(runbook.Lab)}\n\n");
+        text.Append(CultureInfo.InvariantCulture, $"# Runbook: {MarkdownText.Plain(runbook.Lab)}\n\n");
         if (runbook.Open == 0)
         {
             return text.Append("Nothing to do: what stands is what is planned.\n").ToString();
@@ -28,10 +28,10 @@ public static class RunbookMarkdown
         var section = 0;
         foreach (var part in runbook.Sections)
         {
-            text.Append(CultureInfo.InvariantCulture, $"\n## {++section}. {Plain(part.Title)}\n");
+            text.Append(CultureInfo.InvariantCulture, $"\n## {++section}. {MarkdownText.Plain(part.Title)}\n");
             foreach (var caution in part.Cautions)
             {
-                text.Append(CultureInfo.InvariantCulture, $"\n> **Mind:** {Plain(caution)}\n");
+                text.Append(CultureInfo.InvariantCulture, $"\n> **Mind:** {MarkdownText.Plain(caution)}\n");
             }
 
             var number = 0;
@@ -48,47 +48,30 @@ public static class RunbookMarkdown
     {
         text.Append(
             CultureInfo.InvariantCulture,
-            $"\n- {(!step.Act.CanBeDone ? "" : step.Done ? "[x] " : "[ ] ")}**{number} {Plain(step.What)}** (on {Plain(step.Where)}{(step.Act.CanBeDone ? $", {step.Minutes} min" : "")})\n"
+            $"\n- {(!step.Act.CanBeDone ? "" : step.Done ? "[x] " : "[ ] ")}**{number} {MarkdownText.Plain(step.What)}** (on {MarkdownText.Plain(step.Where)}{(step.Act.CanBeDone ? $", {step.Minutes} min" : "")})\n"
         );
         if (step.Caution is not null)
         {
-            text.Append(CultureInfo.InvariantCulture, $"  - **Caution:** {Plain(step.Caution)}\n");
+            text.Append(CultureInfo.InvariantCulture, $"  - **Caution:** {MarkdownText.Plain(step.Caution)}\n");
         }
 
         foreach (var value in step.Values)
         {
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"  - {Plain(value.Label)}: {(value.Literal ? Code(value.Value) : value.Blank ? $"\\_\\_\\_\\_\\_\\_ ({Plain(value.Value)})" : Plain(value.Value))}\n"
+                $"  - {MarkdownText.Plain(value.Label)}: {(value.Literal ? Code(value.Value) : value.Blank ? $"\\_\\_\\_\\_\\_\\_ ({MarkdownText.Plain(value.Value)})" : MarkdownText.Plain(value.Value))}\n"
             );
         }
 
         if (step.LookFirst is { } look)
         {
-            text.Append(CultureInfo.InvariantCulture, $"  - **First:** {Plain(look)}\n");
+            text.Append(CultureInfo.InvariantCulture, $"  - **First:** {MarkdownText.Plain(look)}\n");
         }
 
         text.Append(
             CultureInfo.InvariantCulture,
-            $"  - Check: {Plain(step.Check)}\n  - If not: {Plain(step.IfNot)}\n  - Way back: {Plain(step.WayBack)}\n"
+            $"  - Check: {MarkdownText.Plain(step.Check)}\n  - If not: {MarkdownText.Plain(step.IfNot)}\n  - Way back: {MarkdownText.Plain(step.WayBack)}\n"
         );
-    }
-
-    /// <summary>Names people gave must stay names: every sign that Markdown or HTML reads is escaped, and all stays on one line.</summary>
-    private static string Plain(string text)
-    {
-        var escaped = new StringBuilder(text.Length);
-        foreach (var c in text.ReplaceLineEndings(" "))
-        {
-            if (c is '\\' or '`' or '*' or '_' or '{' or '}' or '[' or ']' or '<' or '>' or '#' or '|' or '~')
-            {
-                escaped.Append('\\');
-            }
-
-            escaped.Append(c);
-        }
-
-        return escaped.ToString();
     }
 
     /// <summary>A code span that holds the text as it is, with a fence longer than any run of backticks in it.</summary>

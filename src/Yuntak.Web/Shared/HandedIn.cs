@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Shapes;
 using Yuntak.Formats.Intake;
 
@@ -24,5 +25,19 @@ internal static class HandedIn
         }
 
         return string.IsNullOrWhiteSpace(text) ? (null, "Choose a file or paste its text.") : (text, null);
+    }
+
+    /// <summary>The text of a list within a form; empty where nothing was handed in.</summary>
+    /// <exception cref="Refused">It is no text, or too long.</exception>
+    public static string List(IFormFile? file, string? pasted)
+    {
+        if (file is not { Length: > 0 })
+        {
+            return pasted ?? "";
+        }
+
+        using var stream = file.OpenReadStream();
+        var text = TextDecoder.Read(stream, out var problem);
+        return problem is null ? text : throw new Refused($"{problem} Nothing was read.");
     }
 }

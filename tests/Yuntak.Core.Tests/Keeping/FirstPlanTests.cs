@@ -35,6 +35,14 @@ public class FirstPlanTests
         planned.Room(planned.Stores.Single()).FullOn.ShouldBeNull();
     }
 
+    [Theory]
+    [InlineData(0.9, new[] { 1.0 })]
+    [InlineData(7, new[] { 8.0, 4, 2 })]
+    [InlineData(48, new[] { 24.0, 12 })]
+    [InlineData(500, new[] { 24.0 })]
+    public void Disks_are_compared_in_sizes_that_are_sold(double terabytes, double[] sizes) =>
+        SoldDisks.Worth(ByteSize.FromTB(terabytes)).ShouldBe(sizes.Select(ByteSize.FromTB));
+
     [Fact]
     public void What_no_disk_holds_is_planned_onto_none()
     {

@@ -263,6 +263,7 @@ public class KeepingSumsTests
             .Job(j => j with { Keep = "last 1" });
         var curve = Room(lab).Curve;
         Near(curve[^1].Used - curve[0].Used, 365 * 100e9 / (365.25 / 12), 1e6);
+        Room(lab).Needed.ShouldBe(curve[^1].Used);
     }
 
     private static void Near(ByteSize size, double bytes, double by) => ((double)size.Bytes).ShouldBe(bytes, by);

@@ -33,6 +33,19 @@ public class KeepingTests(Site site) : IClassFixture<Site>
         (await site.Get($"/Keeping{query}")).Body!.TextContent.ShouldContain(words);
 
     [Fact]
+    public async Task A_store_that_is_too_small_leads_to_what_to_buy()
+    {
+        var page = await site.Get("/Keeping/Plan?store=boathouse");
+        var small = await site.Send(page, "#panel form[action*='handler=Store'] input[name=room]", ("room", "3 TB"));
+        var link = small.QuerySelector("a[href^='/Disks/Layouts?']")!;
+        link.ParentElement!.TextContent.ShouldContain("For a year it would have to hold");
+        var ways = await site.Get(link.GetAttribute("href")!);
+        ways.QuerySelectorAll("tbody th[scope=row]").Length.ShouldBeGreaterThan(2);
+        ways.QuerySelector("input[name=need]")!.GetAttribute("value")!.ShouldEndWith("TB");
+        await site.Send(small, "#undo");
+    }
+
+    [Fact]
     public async Task Zones_are_fetched_for_who_asks_and_each_can_be_kept()
     {
         var page = await site.Get("/Keeping");

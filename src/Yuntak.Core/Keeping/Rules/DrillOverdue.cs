@@ -28,7 +28,7 @@ internal sealed class DrillOverdue : IRule
             select Info.On(
                 drill.Guest is { } id && lab.Lab.Guest(id) is { } guest ? Subject.Of(guest) : Subject.Of(lab.Lab),
                 $"The drill of {drill.On:yyyy-MM-dd} is overdue",
-                $"{CopyWords.Drills.Display(drill.Kind)}: say how it went, or plan it for another day.",
+                $"Of {drill.Of(lab.Lab)}: say how it went, or plan it for another day.",
                 () =>
                     [
                         new Fix(

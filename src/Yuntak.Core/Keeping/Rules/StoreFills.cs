@@ -28,7 +28,7 @@ internal sealed class StoreFills : IRule
             select Info.On(
                 KeepingFixes.SubjectOf(lab, store),
                 $"{store.Store.Name} is full on {room.FullOn:yyyy-MM-dd}",
-                $"{store.Room!.Value.ToDecimalString()} of room, and what is copied grows."
+                $"It holds {store.Room!.Value.ToDecimalString()}; with what is kept and what grows it would have to hold {room.Needed.ToDecimalString()} a year from now."
             );
     }
 }

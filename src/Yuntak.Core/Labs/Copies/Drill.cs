@@ -20,4 +20,11 @@ public sealed record Drill(
 {
     /// <summary>What it is known by among the others.</summary>
     public string Key => $"{CopyWords.Drills.Word(Kind)} {Guest?.Value ?? Host?.Value ?? ""} {On:yyyy-MM-dd}";
+
+    /// <summary>What it brings back, in words: «one file of hearth».</summary>
+    /// <param name="lab">The lab it is of.</param>
+    public string Of(Lab lab) =>
+        Guest is { } guest ? $"{(Kind == DrillKind.File ? "one file of " : "")}{lab.Guest(guest)?.Name ?? guest.Value}"
+        : Host is { } host ? $"settings of {lab.Host(host)?.Name ?? host.Value}"
+        : CopyWords.Drills.Display(Kind);
 }

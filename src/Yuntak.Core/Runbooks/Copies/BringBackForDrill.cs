@@ -31,16 +31,11 @@ internal sealed record BringBackForDrill(Drill Drill, HostId? Place) : KeepingAc
 
     internal override (double Least, double Most) Spread => OfAmounts;
 
-    private string Of(Plan plan) =>
-        Drill.Guest is { } id ? plan.NameOf(id)
-        : Drill.Host is { } host ? plan.NameOf(host)
-        : CopyWords.Drills.Display(Drill.Kind);
-
     internal override ActText Text(Plan plan) =>
         new(
-            $"Drill: bring {Of(plan)} back under another name",
+            $"Drill: bring {Drill.Of(plan.Draft)} back under another name",
             [
-                new("name", $"{Names.Slug(Of(plan))}-drill", Literal: true),
+                new("name", $"{Names.Slug(Drill.Of(plan.Draft))}-drill", Literal: true),
                 new("network", "off, so that two of one never meet"),
                 new("from", House(plan).Guests.FirstOrDefault(g => g.Guest.Id == Drill.Guest)?.From?.Where ?? "the store that has it"),
                 new("start", "note the time: how long it takes is what the drill is for"),

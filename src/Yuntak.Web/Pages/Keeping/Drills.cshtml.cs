@@ -13,8 +13,6 @@ namespace Yuntak.Web.Pages.Keeping;
 /// <summary>Restores that are planned and that were tried, and copies that are there beside those that should be.</summary>
 public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPageModel(desks, store)
 {
-    private const int LongestList = 8 << 20;
-
     /// <summary>What is due by the rule: a guest each month, the whole house once a year.</summary>
     public IReadOnlyList<Drill> Due { get; private set; } = [];
 
@@ -27,12 +25,6 @@ public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPage
         Truths = [.. KnownTruth.Of(House)];
         return Page();
     }
-
-    /// <summary>What a drill brings back, in words.</summary>
-    public string What(Drill drill) =>
-        drill.Guest is { } id ? $"{(drill.Kind == DrillKind.File ? "one file of " : "")}{Desk.Lab.Guest(id)?.Name}"
-        : drill.Host is { } host ? $"settings of {Desk.Lab.Host(host)?.Name}"
-        : CopyWords.Drills.Display(drill.Kind);
 
     /// <summary>Plans a drill, or writes down how one went.</summary>
     public Task<IActionResult> OnPostDrillAsync(string? key, string? what, string? on) =>
@@ -70,19 +62,7 @@ public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPage
         ChangeAsync(
             lab =>
             {
-                var given = text ?? "";
-                if (file is { Length: > 0 })
-                {
-                    if (file.Length > LongestList)
-                    {
-                        throw new Refused("A list of copies is no larger than 8 MiB; nothing was read.");
-                    }
-
-                    using var reader = new StreamReader(file.OpenReadStream());
-                    given = reader.ReadToEnd();
-                }
-
-                var reading = CopyList.Read(given, lab, store ?? "");
+                var reading = CopyList.Read(HandedIn.List(file, text), lab, store ?? "");
                 var about = string.Join(" ", reading.Problems.Take(2));
                 var strangers = reading.Strangers.Count == 0 ? "" : $" Not in the lab: {string.Join(", ", reading.Strangers.Take(8))}.";
                 if (reading.Copies.Count == 0)

@@ -1,9 +1,11 @@
 using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.WebUtilities;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Keeping;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
+using Yuntak.Core.Units;
 using Yuntak.Data;
 using Yuntak.Web.Shared;
 
@@ -22,6 +24,19 @@ public sealed class PlanModel(DeskService desks, LabStore store) : KeepingPageMo
 
     /// <summary>The job that is open; null for none.</summary>
     public JobSums? OpenJob { get; private set; }
+
+    /// <summary>Where the layout chooser answers for so much room, with disks as they are sold, one failure survived.</summary>
+    public static string WhatToBuy(ByteSize needed) =>
+        QueryHelpers.AddQueryString(
+            "/Disks/Layouts",
+            SoldDisks
+                .Worth(needed)
+                .Select((size, n) => KeyValuePair.Create($"offer-{n}-size", (string?)Terabytes(size)))
+                .Append(new("need", Terabytes(needed)))
+                .Append(new("survives", "1"))
+        );
+
+    private static string Terabytes(ByteSize size) => FormattableString.Invariant($"{Math.Ceiling(size.Bytes / 1e11) / 10}TB");
 
     /// <summary>The onward copy that is open; null for none.</summary>
     public OnwardSums? OpenOnward { get; private set; }

@@ -16,8 +16,6 @@ namespace Yuntak.Web.Pages.Wires;
 /// <summary>Networks as rails, with who hangs from them, and what is open beside the picture: a guest, a network, a host or a box.</summary>
 public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageModel(desks, store)
 {
-    private const int LongestList = 1 << 20;
-
     public override Station? Here => Station.Wires;
 
     /// <summary>The guest that is open.</summary>
@@ -215,19 +213,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         ChangeAsync(
             lab =>
             {
-                var given = text ?? "";
-                if (file is { Length: > 0 })
-                {
-                    if (file.Length > LongestList)
-                    {
-                        throw new Refused("A list of addresses is no larger than 1 MiB; nothing was read.");
-                    }
-
-                    using var reader = new StreamReader(file.OpenReadStream());
-                    given = reader.ReadToEnd();
-                }
-
-                var reading = AddressIntake.Read(given);
+                var reading = AddressIntake.Read(HandedIn.List(file, text));
                 if (reading.Found.Count == 0)
                 {
                     throw new Refused(
