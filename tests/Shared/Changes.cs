@@ -13,7 +13,7 @@ internal static class Changes
     /// <summary>A lab that stands and a draft of up to six changes to it.</summary>
     public static readonly Gen<(Lab Stands, Lab Draft)> AnyPair =
         from lab in Gens.AnyLab
-        from kinds in Gen.Int[0, 21].Array[1, 6]
+        from kinds in Gen.Int[0, 25].Array[1, 6]
         from picks in Gen.Int[0, 1000].Array[24]
         select (Stands(lab), kinds.Select((kind, n) => Change(kind, picks, n * 4)).Aggregate(lab, Gens.Try));
 
@@ -46,6 +46,7 @@ internal static class Changes
                 16 => HostEdits.Change(host.Id, h => h with { Memory = ByteSize.FromGiB(1 + (d % 128)) }),
                 17 => HostEdits.Remove(host.Id),
                 19 => WireEdits.AddNetwork(new Network($"net {a % 3}", "10.9.0.0/24")),
+                > 21 => CopyGens.Any(lab, new Random(a + (b * 1001))),
                 > 19 => WireGens.Any(lab, new Random(a + (b * 1001))),
                 _ => HostEdits.Add(Small.Host($"new {a}")),
             };

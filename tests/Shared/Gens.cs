@@ -267,7 +267,8 @@ internal static class Gens
         let lab = Build(hosts, [.. own.DistinctBy(p => p.Id)], guests, places)
         // One lab in three as it is, so that what is usual is common among them.
         let varied = seed % 3 == 0 ? lab : ShapeGen.Vary(lab, new Random(seed))
-        select seed % 2 == 0 ? varied : WireGens.Wired(varied, new Random(seed));
+        let wired = seed % 2 == 0 ? varied : WireGens.Wired(varied, new Random(seed))
+        select seed % 5 < 2 ? wired : CopyGens.Kept(wired, new Random(seed));
 
     /// <summary>A lab as what stands may be: guests on their way, ticks of work begun.</summary>
     public static readonly Gen<Lab> AnyBuilt =

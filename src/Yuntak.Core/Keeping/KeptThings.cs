@@ -52,7 +52,14 @@ internal static class KeptThings
 
     /// <summary>Whether what a job takes is there to be taken.</summary>
     public static bool IsThere(Lab lab, JobPart part) =>
-        (part.Guest is not { } guest || OnHost(lab, guest)) && (part.Host is not { } host || lab.Host(host) is not null);
+        (part.Guest is not { } guest || OnHost(lab, guest))
+        && (part.Host is not { } host || lab.Host(host) is not null)
+        && (part.Folder is not { } folder || IsThere(lab, folder));
+
+    /// <summary>A share is a folder for who has it as a library, and so as long as one of them is on a host.</summary>
+    private static bool IsThere(Lab lab, string folder) =>
+        lab.Folders.Any(f => f.Name == folder)
+        || lab.AllFolders.Any(f => f.Name == folder && f.Uses.Any(u => u.InPlaceOfBulk && OnHost(lab, u.Guest)));
 
     /// <summary>All of it, by what it is called, as simulated hosts keep it.</summary>
     public static IEnumerable<KeyValuePair<string, string>> Of(Lab lab) =>

@@ -65,7 +65,12 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
     {
         var id = works[who].Guest!.Value;
         var guest = plan.Stands(id)!;
-        var memory = WorkLoad.Standing(plan, id)[(host, WorkLoad.Memory)];
+        // Who lies on another host meanwhile, having stepped aside before, does not go on from there.
+        if (!WorkLoad.Standing(plan, id).TryGetValue((host, WorkLoad.Memory), out var memory))
+        {
+            return null;
+        }
+
         var off = new ShutDownMeanwhile(id, host);
         if (pool == WorkLoad.Memory)
         {
@@ -101,6 +106,12 @@ internal sealed class SteppingAside(Plan plan, Work[] works, WorkLoad[] loads, H
             {
                 acts.Add(new ParkVolume(id, host, bulk, pool, third.Host, third.Pool, bulk ? size.Bulk : size.SystemDisk));
             }
+        }
+
+        if (!acts.Exists(a => a is ParkVolume))
+        {
+            // What it gives there was parked there before; it is not moved twice.
+            return null;
         }
 
         return (

@@ -154,6 +154,16 @@ internal static class Followed
     }
 
     /// <summary>A lab with only what stands or is to stand, in one order, with figures in place of advice.</summary>
+    private static bool CanBe(Lab lab, JobPart part) =>
+        (part.Guest is not { } g || On(lab, g))
+        && (
+            part.Folder is not { } folder
+            || lab.Folders.Any(f => f.Name == folder)
+            || lab.Guests.Any(g => On(lab, g.Id) && g.Mounts.Any(m => m.Share == folder && m.Library))
+        );
+
+    private static bool CanBe(Lab lab, Store store) => store.Guest is not { } keeper || On(lab, keeper);
+
     private static Lab Plainly(Lab lab) =>
         lab with
         {
@@ -170,6 +180,23 @@ internal static class Followed
             Networks = [.. lab.Networks.OrderBy(n => n.Name, StringComparer.Ordinal)],
             Boxes = [.. lab.Boxes.OrderBy(b => b.Name, StringComparer.Ordinal)],
             Sites = [.. lab.Sites.OrderBy(b => b.Name, StringComparer.Ordinal)],
+            // A store that a guest on no host would keep is not set up, nor what copies into it; drills and lists are records, which nobody builds.
+            Stores = [.. lab.Stores.Where(s => CanBe(lab, s)).OrderBy(s => s.Name, StringComparer.Ordinal)],
+            Jobs =
+            [
+                .. lab
+                    .Jobs.Where(j => lab.Stores.Any(s => s.Name == j.Store && CanBe(lab, s)))
+                    .Select(j => j with { Takes = [.. j.Takes.Where(p => CanBe(lab, p))] })
+                    .OrderBy(j => j.Name, StringComparer.Ordinal),
+            ],
+            Onward =
+            [
+                .. lab
+                    .Onward.Where(o => new[] { o.From, o.To }.All(n => lab.Stores.Any(s => s.Name == n && CanBe(lab, s))))
+                    .OrderBy(o => o.Key, StringComparer.Ordinal),
+            ],
+            Drills = [],
+            Copies = [],
             Hosts =
             [
                 .. lab
