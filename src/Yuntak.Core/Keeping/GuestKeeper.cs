@@ -45,15 +45,21 @@ internal sealed class GuestKeeper
         }
 
         var direct = worst.Values.Select(w => (Duration?)w).Min();
-        // Onward copies carry on what is whole in the near store; what was carried on can be carried on once more.
+        // Onward copies carry on what is whole in the near store; what was carried on can be carried on once more, and the soonest way counts.
         for (var more = true; more; )
         {
             more = false;
-            foreach (var onward in keeping.Onward.Where(o => o.From is not null && o.To is { } to && to.Guest?.Id != guest.Id))
+            foreach (var onward in keeping.Onward.Where(o => o.To is { } to && to.Guest?.Id != guest.Id))
             {
-                more |=
+                if (
                     worst.TryGetValue(onward.Onward.From, out var near)
-                    && worst.TryAdd(onward.Onward.To, near + Duration.FromHours(onward.Times.LongestGapHours) + onward.EachTime);
+                    && near + Duration.FromHours(onward.Times.LongestGapHours) + onward.EachTime is var far
+                    && (!worst.TryGetValue(onward.Onward.To, out var known) || far < known)
+                )
+                {
+                    worst[onward.Onward.To] = far;
+                    more = true;
+                }
             }
         }
 
