@@ -12,8 +12,10 @@ public class LargePageBenchmarks
 {
     private const int LargestPage = 300 << 10;
 
+    private static readonly HashSet<string> TooLarge = [];
+
     /// <summary>Whether no page that was fetched was larger than promised.</summary>
-    internal static bool AllSmall { get; private set; } = true;
+    internal static bool AllSmall => TooLarge.Count == 0;
 
     private DirectoryInfo folder = null!;
     private WebApplication app = null!;
@@ -36,10 +38,9 @@ public class LargePageBenchmarks
         foreach (var path in Pages)
         {
             var length = client.GetStringAsync(path).GetAwaiter().GetResult().Length;
-            if (length > LargestPage)
+            if (length > LargestPage && TooLarge.Add(path))
             {
                 Console.WriteLine($"{path} of 20 hosts and 500 guests has {length >> 10} KiB; 300 are promised: MISSED");
-                AllSmall = false;
             }
         }
     }
