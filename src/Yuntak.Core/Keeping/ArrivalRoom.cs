@@ -18,11 +18,15 @@ internal sealed class ArrivalRoom
     /// <param name="arrival">What comes into the store.</param>
     public ArrivalRoom(Arrival arrival)
     {
+        Arrival = arrival;
         var each = arrival.Job.Segments.ToLookup(arrival.IsWhole);
         (whole, wholeADay) = Sum(each[true]);
         (once, onceADay) = Sum(each[false]);
         changing = [.. each[false]];
     }
+
+    /// <summary>What comes into the store.</summary>
+    public Arrival Arrival { get; }
 
     /// <summary>What copies take: each whole one, or one and what changed from each to the next.</summary>
     /// <param name="left">When those that are kept were taken, the newest first.</param>

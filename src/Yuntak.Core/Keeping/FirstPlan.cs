@@ -9,8 +9,9 @@ namespace Yuntak.Core.Keeping;
 /// <summary>The plan for a house that has none yet: one store, one job with all that would be missed.</summary>
 public static class FirstPlan
 {
-    // A disk that is carried is there when somebody plugs it in: once a week is what people keep up.
     private static readonly CopyTimes Nightly = CopyTimes.Parse("22:30");
+
+    // A disk that is carried is there when somebody plugs it in: once a week is what people keep up.
     private static readonly CopyTimes Weekly = CopyTimes.Parse("sun 20:00");
 
     // One whole copy, and what changes of it in the half year that copies are kept for: half a percent a day is nearly as much again.

@@ -10,8 +10,7 @@ public sealed class StoreRoom
     /// <summary>How far it is looked ahead, in days.</summary>
     public const int Days = 366;
 
-    private readonly List<Arrival> sources;
-    private readonly List<ArrivalRoom> sizes;
+    private readonly List<ArrivalRoom> arrivals;
     private readonly DateOnly on;
     private readonly StoreSums store;
     private readonly Lazy<ByteSize> settled;
@@ -22,10 +21,9 @@ public sealed class StoreRoom
     {
         this.store = store;
         on = keeping.On;
-        sources = [.. keeping.Into[store.Store.Name]];
-        sizes = [.. sources.Select(s => new ArrivalRoom(s))];
+        arrivals = [.. keeping.Into[store.Store.Name].Select(a => new ArrivalRoom(a))];
         var left = new Lazy<List<IReadOnlyList<DateTime>>>(() =>
-            [.. sources.Select(s => KeptDays.OnceSettled(s.Times, s.Keep, s.School, on))]
+            [.. arrivals.Select(a => KeptDays.OnceSettled(a.Arrival.Times, a.Arrival.Keep, a.Arrival.School, on))]
         );
         settled = new(() => Sum(left.Value, 0));
         most = new(() => Sum(left.Value, Days));
@@ -34,7 +32,7 @@ public sealed class StoreRoom
     }
 
     /// <summary>What one whole copy of everything is, before anything is saved.</summary>
-    public ByteSize Full => sources.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Job.First);
+    public ByteSize Full => arrivals.Aggregate(ByteSize.Zero, (sum, a) => sum + a.Arrival.Job.First);
 
     /// <summary>What the copies in it add up to, as its list said; null while none was read.</summary>
     public ByteSize? Read { get; }
@@ -68,17 +66,14 @@ public sealed class StoreRoom
     private ByteSize Most => most.Value;
 
     private ByteSize Sum(List<IReadOnlyList<DateTime>> left, int days) =>
-        sizes.Select((s, n) => s.Of(left[n], days)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction);
+        arrivals.Select((a, n) => a.Of(left[n], days)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction);
 
     private IEnumerable<(DateOnly Day, ByteSize Used)> DayByDay()
     {
-        var each = sources.Select(s => KeptDays.Year(s.Times, s.Keep, s.School, on)).ToList();
+        var each = arrivals.Select(a => KeptDays.Year(a.Arrival.Times, a.Arrival.Keep, a.Arrival.School, on)).ToList();
         for (var day = 0; day < Days; day++)
         {
-            yield return (
-                on.AddDays(day),
-                sizes.Select((s, n) => s.Of(each[n][day], day)).Aggregate(ByteSize.Zero, (sum, b) => sum + b) * (1 / store.Reduction)
-            );
+            yield return (on.AddDays(day), Sum([.. each.Select(left => left[day])], day));
         }
     }
 }

@@ -4,7 +4,7 @@ using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Runbooks;
 
-/// <summary>Whether there is a backup of what a runbook touches, as far as jobs that are set up, known copies and drills tell.</summary>
+/// <summary>Whether there is a backup of what a runbook touches, as far as jobs that are set up and lists of copies tell.</summary>
 public static class CopiesBefore
 {
     private const int MostNamed = 6;
@@ -24,17 +24,16 @@ public static class CopiesBefore
             .Select(plan.AsBuilt.Guest)
             .OfType<Guest>()
             .ToList();
-        foreach (var job in touched.Select(g => JobThatStands(plan, g.Id)).OfType<CopyJob>().Distinct())
+        foreach (var copied in touched.GroupBy(g => JobThatStands(plan, g.Id)?.Name).OrderBy(g => g.Key is null))
         {
-            var copied = touched.Where(g => JobThatStands(plan, g.Id) == job).ToList();
-            var times = CopyTimes.Parse(job.Times);
-            yield return $"{job.Name} copies {Names(copied)} {times.Words()}{Newest(plan, job, copied)}. {(times.LongestGapHours > ADay ? "Let it run once more first." : "Look whether the last one is there.")}";
-        }
+            if (plan.AsBuilt.Jobs.FirstOrDefault(j => j.Name == copied.Key) is not { } job)
+            {
+                yield return $"No job that is set up copies {Names([.. copied])}: take a backup by hand first.";
+                continue;
+            }
 
-        var none = touched.Where(g => JobThatStands(plan, g.Id) is null).ToList();
-        if (none.Count > 0)
-        {
-            yield return $"No job that is set up copies {Names(none)}: take a backup by hand first.";
+            var times = CopyTimes.Parse(job.Times);
+            yield return $"{job.Name} copies {Names([.. copied])} {times.Words()}{Newest(plan, job, copied)}. {(times.LongestGapHours > ADay ? "Let it run once more first." : "Look whether the last one is there.")}";
         }
     }
 
@@ -42,7 +41,7 @@ public static class CopiesBefore
     internal static CopyJob? JobThatStands(Plan plan, GuestId guest) =>
         plan.AsBuilt.Jobs.FirstOrDefault(j => j.Takes.Any(p => p.Guest == guest && p.Kind == PartKind.Whole && p.Without.Count == 0));
 
-    private static string Newest(Plan plan, CopyJob job, List<Guest> guests)
+    private static string Newest(Plan plan, CopyJob job, IEnumerable<Guest> guests)
     {
         var known = guests
             .Select(g =>

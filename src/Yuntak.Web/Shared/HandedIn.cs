@@ -28,12 +28,20 @@ internal static class HandedIn
     }
 
     /// <summary>The text of a list within a form; empty where nothing was handed in.</summary>
+    /// <param name="file">The file; null for none.</param>
+    /// <param name="pasted">What was pasted instead.</param>
+    /// <param name="mebibytes">The most a file may have.</param>
     /// <exception cref="Refused">It is no text, or too long.</exception>
-    public static string List(IFormFile? file, string? pasted)
+    public static string List(IFormFile? file, string? pasted, int mebibytes)
     {
         if (file is not { Length: > 0 })
         {
             return pasted ?? "";
+        }
+
+        if (file.Length > (long)mebibytes << 20)
+        {
+            throw new Refused($"Such a list is no larger than {mebibytes} MiB; nothing was read.");
         }
 
         using var stream = file.OpenReadStream();

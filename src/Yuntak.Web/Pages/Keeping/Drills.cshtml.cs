@@ -62,7 +62,7 @@ public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPage
         ChangeAsync(
             lab =>
             {
-                var reading = CopyList.Read(HandedIn.List(file, text), lab, store ?? "");
+                var reading = CopyList.Read(HandedIn.List(file, text, mebibytes: 8), lab, store ?? "");
                 var about = string.Join(" ", reading.Problems.Take(2));
                 var strangers = reading.Strangers.Count == 0 ? "" : $" Not in the lab: {string.Join(", ", reading.Strangers.Take(8))}.";
                 if (reading.Copies.Count == 0)

@@ -213,7 +213,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : ReachPageMod
         ChangeAsync(
             lab =>
             {
-                var reading = AddressIntake.Read(HandedIn.List(file, text));
+                var reading = AddressIntake.Read(HandedIn.List(file, text, mebibytes: 1));
                 if (reading.Found.Count == 0)
                 {
                     throw new Refused(
