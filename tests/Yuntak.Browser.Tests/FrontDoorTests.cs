@@ -52,6 +52,23 @@ public sealed class FrontDoorTests : IAsyncLifetime
         Type("phrase", Phrase + Keys.Enter);
         Until(d => d.Url.EndsWith("/Runbook", StringComparison.Ordinal));
         Driver.FindElement(By.TagName("h1")).Text.ShouldBe("Runbook");
+
+        // Signed out while at the rack without a line: what was ticked waits until somebody is known again, and is not lost.
+        Driver.Manage().Cookies.DeleteAllCookies();
+        window.Line(away: true);
+        Driver.FindElement(By.CssSelector("#step-1-1 .tick-box")).SendKeys(Keys.Space);
+        Until(d => d.FindElements(By.CssSelector("#step-1-1.waits")).Count == 1);
+        window.Line(away: false);
+        Until(_ =>
+            true.Equals(window.Driver.ExecuteScript("return document.getElementById('offline').textContent.includes('signed out')"))
+        );
+        Driver.Navigate().GoToUrl(site.Address + "/Runbook");
+        Type("phrase", Phrase + Keys.Enter);
+        Until(_ =>
+            true.Equals(
+                window.Driver.ExecuteScript("return document.querySelector('.history')?.textContent.includes('Wire kiln') ?? false")
+            )
+        );
     }
 
     private void Type(string field, string text)

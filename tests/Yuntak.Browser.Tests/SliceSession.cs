@@ -26,6 +26,9 @@ internal sealed class SliceSession : IAsyncDisposable
         return new SliceSession(started, new BrowserWindow(width, width < 500 ? 844 : 800, dark));
     }
 
+    /// <summary>Takes the line of the browser away, or brings it back.</summary>
+    public void Line(bool away) => browser.Line(away);
+
     public void Go(string path) => Driver.Navigate().GoToUrl(site.Address + path);
 
     public IWebElement Find(string selector) =>
@@ -33,14 +36,36 @@ internal sealed class SliceSession : IAsyncDisposable
 
     public ReadOnlyCollection<IWebElement> All(string selector) => Driver.FindElements(By.CssSelector(selector));
 
-    public string Text(string selector) => Find(selector).GetAttribute("textContent") ?? "";
+    /// <summary>The text of the first that is found; waits until there is one.</summary>
+    public string Text(string selector) =>
+        Until(_ => Script<string?>("return document.querySelector(arguments[0])?.textContent", selector), $"nothing is {selector}");
 
-    /// <summary>Waits until the text of something holds these words. Elements swapped meanwhile are looked up again.</summary>
-    public void Sees(string selector, string words) =>
-        Until(
-            d => d.FindElements(By.CssSelector(selector)).Any(e => (e.GetAttribute("textContent") ?? "").Contains(words)) ? "seen" : null,
-            $"{selector} does not say «{words}»"
-        );
+    /// <summary>
+    /// Waits until the text of something holds these words. One look is one script, so that what is swapped meanwhile is never
+    /// half read; what it said instead is in the failure.
+    /// </summary>
+    public void Sees(string selector, string words)
+    {
+        var said = "";
+        try
+        {
+            Until(
+                _ =>
+                {
+                    said = Script<string>(
+                        "return [...document.querySelectorAll(arguments[0])].map(e => e.textContent).join('\\n')",
+                        selector
+                    );
+                    return said.Contains(words) ? said : null;
+                },
+                $"{selector} does not say «{words}»"
+            );
+        }
+        catch (WebDriverTimeoutException late)
+        {
+            throw new InvalidOperationException($"{late.Message} but «{said}»", late);
+        }
+    }
 
     /// <summary>Waits until a script answers true.</summary>
     public void Until(string script, string otherwise) =>
@@ -63,12 +88,18 @@ internal sealed class SliceSession : IAsyncDisposable
         );
     }
 
-    public void Type(string selector, string text)
-    {
-        var field = Find(selector);
-        field.Clear();
-        field.SendKeys(text);
-    }
+    /// <summary>Empties a field and writes into it; begins anew where the field is swapped meanwhile.</summary>
+    public void Type(string selector, string text) =>
+        Until(
+            d =>
+            {
+                var field = d.FindElements(By.CssSelector(selector)).FirstOrDefault();
+                field?.Clear();
+                field?.SendKeys(text);
+                return field;
+            },
+            $"nothing can be typed into {selector}"
+        );
 
     public void Keys(string keys) => new Actions(Driver).SendKeys(keys).Perform();
 

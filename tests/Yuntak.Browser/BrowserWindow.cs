@@ -62,6 +62,23 @@ public sealed class BrowserWindow : IDisposable
             }
         );
 
+    /// <summary>Takes the line of the browser away, or brings it back.</summary>
+    /// <remarks>Requests are only held back while the network is watched; otherwise the page is merely told that it has no line.</remarks>
+    public void Line(bool away)
+    {
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand(
+            "Network.emulateNetworkConditions",
+            new Dictionary<string, object?>
+            {
+                ["offline"] = away,
+                ["latency"] = 0,
+                ["downloadThroughput"] = -1,
+                ["uploadThroughput"] = -1,
+            }
+        );
+    }
+
     /// <summary>A picture of what is seen.</summary>
     public void Picture(string file) => Driver.GetScreenshot().SaveAsFile(file);
 

@@ -6,11 +6,18 @@
   const write = ticks => { try { localStorage.setItem(key, JSON.stringify(ticks)); } catch { /* a private window may refuse: what waits is then only on this page */ } };
   let waiting = read();
   let sending = false;
+  let said = "";
+  let clashes = [];
+  let again = 0;
+  // A line that is back is not always one that carries already: tried again soon, and then ever less often.
+  const soonest = 2000, latest = 60000;
+  let pause = soonest;
 
   const stepOf = form => form.elements.step?.value;
   const formOf = (root, step) => [...root.querySelectorAll("form.tick-form")].find(f => stepOf(f) === step);
 
   const say = text => {
+    said = text;
     const line = document.getElementById("offline");
     if (!line) return;
     line.hidden = !text;
@@ -61,11 +68,13 @@
   async function sendAll() {
     if (sending || !waiting.length) return;
     sending = true;
-    const clashes = [];
+    clearTimeout(again);
     try {
       while (waiting.length) {
         const { step, took, words } = waiting[0];
-        const form = formOf(await page("/Runbook?part=0"), step);
+        const runbook = await page("/Runbook?part=0");
+        if (!runbook.querySelector(".runbook")) return say(`${count()} You are signed out: sign in again in another window, then send them.`);
+        const form = formOf(runbook, step);
         if (!form) {
           clashes.push(`${words}: no longer in the runbook.`);
         } else if (form.querySelector(".tick-box").disabled) {
@@ -79,10 +88,14 @@
         waiting.shift();
         write(waiting);
       }
-      await htmx.ajax("GET", location.pathname + location.search, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" });
+      pause = soonest;
       say(clashes.length ? `Not ticked: ${clashes.join(" ")}` : "The line is back, and what waited is ticked.");
+      clashes = [];
+      htmx.ajax("GET", location.pathname + location.search, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" });
     } catch {
       say(`${count()} The line is not back yet.`);
+      again = setTimeout(sendAll, pause);
+      pause = Math.min(latest, 2 * pause);
     } finally {
       sending = false;
     }
@@ -100,8 +113,15 @@
   });
   addEventListener("online", sendAll);
   addEventListener("offline", () => { if (document.getElementById("offline")) say("No line. Go on: ticks wait here until it is back."); });
-  document.addEventListener("htmx:afterSettle", () => { if (waiting.length) mark(); });
-  if (waiting.length && document.getElementById("offline")) { mark(); if (navigator.onLine) sendAll(); }
+  // The page made anew says again what was said last, as nobody may have read it yet; the next thing somebody does by hand clears it.
+  document.addEventListener("htmx:afterSettle", () => { if (waiting.length) resume(); else if (said) say(said); });
+  document.addEventListener("htmx:configRequest", event => { if (!waiting.length && event.detail.elt !== document.body) said = ""; });
+  const resume = () => {
+    if (!document.getElementById("offline")) return;
+    mark();
+    if (navigator.onLine) sendAll();
+  };
+  if (waiting.length) resume();
 
   // A photo is made small enough for a phone's line, which also leaves out what the camera wrote into it. What cannot be drawn is sent as it is and refused in words.
   const longest = 1600;
