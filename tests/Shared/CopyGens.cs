@@ -23,7 +23,7 @@ internal static class CopyGens
         return lab;
     }
 
-    /// <summary>The lab with a job of all guests, and stores that are carried on to each other, in circles too.</summary>
+    /// <summary>The lab with a job of all guests, of some of them not all, and stores that are carried on to each other, in circles too.</summary>
     public static Lab Carried(Lab lab, Random random)
     {
         for (var n = random.Next(2, 6); n > 0; n--)
@@ -36,7 +36,12 @@ internal static class CopyGens
             return lab;
         }
 
-        var whole = new CopyJob("all", lab.Stores[0].Name, "22:30", [.. lab.Guests.Select(g => new JobPart(g.Id))]);
+        var whole = new CopyJob(
+            "all",
+            lab.Stores[0].Name,
+            "22:30",
+            [.. lab.Guests.Select(g => new JobPart(g.Id, Without: random.Next(4) == 0 ? [(VolumePart)random.Next(2)] : []))]
+        );
         lab = Gens.Try(lab, KeepingEdits.Job(whole));
         for (var n = random.Next(6); n > 0; n--)
         {
@@ -119,7 +124,7 @@ internal static class CopyGens
             2 when lab.Guests.Count > 0 => new JobPart(
                 lab.Guests[random.Next(lab.Guests.Count)].Id,
                 Without: [(VolumePart)random.Next(2)],
-                Why: "said so"
+                Why: random.Next(3) == 0 ? "" : "said so"
             ),
             _ => new JobPart(lab.Guests.Count == 0 ? new GuestId("none") : lab.Guests[random.Next(lab.Guests.Count)].Id),
         };

@@ -1,6 +1,7 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
 
@@ -46,7 +47,7 @@ public static class KeepingEdits
             var jobs = lab.Jobs.Count(j => j.Store == name);
             return new Changed(
                 Without(lab with { Stores = lab.Stores.Without(s => s.Name == name) }),
-                $"store {name} no longer planned{(jobs > 0 ? $", with {Units.Numbers.Count(jobs, "job")} into it" : "")}; copies stay where they are"
+                $"store {name} no longer planned{(jobs > 0 ? $", with {Numbers.Count(jobs, "job")} into it" : "")}; copies stay where they are"
             );
         };
 
@@ -73,6 +74,16 @@ public static class KeepingEdits
 
     /// <summary>Changes a job.</summary>
     public static Edit ChangeJob(string name, Func<CopyJob, CopyJob> change) => lab => Job(change(ExistingJob(lab, name)), name)(lab);
+
+    /// <summary>Notes down how fast a job really copies.</summary>
+    /// <param name="name">The job.</param>
+    /// <param name="rate">What was measured, in MB/s.</param>
+    public static Edit Measured(string name, double rate) =>
+        lab =>
+            ChangeJob(name, j => j with { Rate = rate })(lab) with
+            {
+                Sentence = $"job {name} copies {Numbers.Short(rate)} MB/s, as measured",
+            };
 
     /// <summary>Takes a job out; its copies stay where they are.</summary>
     public static Edit RemoveJob(string name) =>
@@ -174,15 +185,30 @@ public static class KeepingEdits
                 : new Changed(lab with { Onward = lab.Onward.Without(o => o.Key == key) }, $"onward copy {key} no longer planned");
 
     /// <summary>Plans a drill, or writes down how one went. One of the same thing on the same day is the same drill.</summary>
-    public static Edit Drill(Drill drill) =>
+    /// <param name="drill">The drill.</param>
+    /// <param name="was">What it was known by so far, where it was planned for another day; null for one that keeps its day.</param>
+    public static Edit Drill(Drill drill, string? was = null) =>
         lab =>
             Checked(
                 lab with
                 {
-                    Drills = lab.Drills.Put(drill, d => d.Key == drill.Key),
+                    Drills = lab.Drills.Without(d => d.Key == was && was != drill.Key).Put(drill, d => d.Key == drill.Key),
                 },
                 $"drill of {drill.Of(lab)} on {drill.On:yyyy-MM-dd}: {drill.Worked switch { null => "planned", true => "it came back", false => "it did not come back" }}"
             );
+
+    /// <summary>Writes down that a drill brought back what it was to. It counts from the day it was done, whatever day it was planned for.</summary>
+    /// <param name="key">What it is known by.</param>
+    /// <param name="on">The day it was done; the planned one when left out.</param>
+    public static Edit CameBack(string key, DateOnly? on) => Went(key, d => d with { Worked = true, On = on ?? d.On });
+
+    /// <summary>Writes down how long a drill took that goes on.</summary>
+    /// <param name="key">What it is known by.</param>
+    /// <param name="minutes">How many minutes.</param>
+    public static Edit Took(string key, int minutes) => Went(key, d => d with { Minutes = minutes });
+
+    private static Edit Went(string key, Func<Drill, Drill> how) =>
+        lab => lab.Drills.FirstOrDefault(d => d.Key == key) is { } drill ? Drill(how(drill), key)(lab) : new Changed(lab, "no such drill");
 
     /// <summary>Takes a drill out.</summary>
     public static Edit RemoveDrill(string key) =>
@@ -207,7 +233,7 @@ public static class KeepingEdits
                 {
                     Copies = [.. lab.Copies.Where(c => !stores.Contains(c.Store)), .. copies.DistinctBy(c => c.Key)],
                 },
-                $"{Units.Numbers.Count(copies.Count, "copy", "copies")} known of {string.Join(", ", stores.Order(StringComparer.Ordinal))}"
+                $"{Numbers.Count(copies.Count, "copy", "copies")} known of {string.Join(", ", stores.Order(StringComparer.Ordinal))}"
             );
         };
 

@@ -23,6 +23,12 @@ public sealed record CopySegment(
     ValueList<NightUse> Over
 )
 {
+    /// <summary>What it is known by among the parts of its job: a volume of a guest by the guest and the volume, all else as its part is.</summary>
+    internal string Key => Volume?.Part is { } volume ? KeyOf(Part, volume) : Part.Key;
+
+    /// <summary>What a volume of a guest is known by among the parts of a job.</summary>
+    internal static string KeyOf(Labs.JobPart part, Labs.VolumePart volume) => $"{part.Key} {Labs.CopyWords.Volumes.Word(volume)}";
+
     /// <summary>What is copied after so many days: never more than all of it.</summary>
     public ByteSize After(double days) => Whole ? Size : Changed(days);
 

@@ -11,7 +11,8 @@ public static class DrillPlan
     public static Drill? NextGuest(HouseKeeping keeping)
     {
         var tried = keeping
-            .Lab.Drills.Where(d => d is { Worked: true, Kind: DrillKind.Guest, Guest: not null })
+            .Worked()
+            .Where(d => d is { Kind: DrillKind.Guest, Guest: not null })
             .GroupBy(d => d.Guest!.Value)
             .ToDictionary(g => g.Key, g => g.Max(d => d.On));
         var guest = keeping
@@ -32,7 +33,7 @@ public static class DrillPlan
     /// <summary>The drill of the whole house that is due next.</summary>
     public static Drill NextHouse(HouseKeeping keeping)
     {
-        var last = keeping.Lab.Drills.Where(d => d is { Worked: true, Kind: DrillKind.House }).Select(d => (DateOnly?)d.On).Max();
+        var last = keeping.Worked().Where(d => d.Kind == DrillKind.House).Select(d => (DateOnly?)d.On).Max();
         var due = last?.AddDays(KeepingRules.HouseDrillDays) ?? keeping.On.AddDays(DaysAMonth);
         return new Drill(DrillKind.House, due < keeping.On ? keeping.On.AddDays(DaysAMonth) : due);
     }
@@ -59,8 +60,11 @@ public static class DrillPlan
     public static IEnumerable<Drill> Overdue(HouseKeeping keeping) => keeping.Lab.Drills.Where(d => d.Worked is null && d.On < keeping.On);
 
     /// <summary>When something was last brought back, of which it is known that it worked.</summary>
-    public static DateOnly? LastWorked(HouseKeeping keeping) =>
-        keeping.Lab.Drills.Where(d => d.Worked == true).Select(d => (DateOnly?)d.On).Max();
+    public static DateOnly? LastWorked(HouseKeeping keeping) => keeping.Worked().Select(d => (DateOnly?)d.On).Max();
+
+    /// <summary>The drills that brought back what they were to. One of a day that is yet to come was not done, whatever is said of it.</summary>
+    internal static IEnumerable<Drill> Worked(this HouseKeeping keeping) =>
+        keeping.Lab.Drills.Where(d => d.Worked == true && d.On <= keeping.On);
 
     private const int Soon = 7;
 }

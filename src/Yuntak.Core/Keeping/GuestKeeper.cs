@@ -33,6 +33,7 @@ internal sealed class GuestKeeper
     {
         // By each store how long it is, at worst, until something new is in it.
         Dictionary<string, Duration> worst = new(StringComparer.Ordinal);
+        HashSet<string> some = new(StringComparer.Ordinal);
         // What a backup guest is made of does not come back from its own store.
         foreach (var store in keeping.Stores.Where(s => s.Guest?.Id != guest.Id))
         {
@@ -41,6 +42,11 @@ internal sealed class GuestKeeper
             if (each.TrueForAll(w => w is not null))
             {
                 worst[store.Store.Name] = each.Max()!.Value;
+            }
+
+            if (each.Exists(w => w is not null))
+            {
+                some.Add(store.Store.Name);
             }
         }
 
@@ -51,6 +57,7 @@ internal sealed class GuestKeeper
             more = false;
             foreach (var onward in keeping.Onward.Where(o => o.To is { } to && to.Guest?.Id != guest.Id))
             {
+                more |= some.Contains(onward.Onward.From) && some.Add(onward.Onward.To);
                 if (
                     worst.TryGetValue(onward.Onward.From, out var near)
                     && near + Duration.FromHours(onward.Times.LongestGapHours) + onward.EachTime is var far
@@ -64,15 +71,14 @@ internal sealed class GuestKeeper
         }
 
         List<StoreSums> stores = [.. keeping.Stores.Where(s => worst.ContainsKey(s.Store.Name))];
-        var drill = keeping
-            .Lab.Drills.Where(d => d is { Kind: DrillKind.Guest, Worked: true, Minutes: not null } && d.Guest == guest.Id)
-            .MaxBy(d => d.On);
+        var drill = keeping.Worked().Where(d => d is { Kind: DrillKind.Guest, Minutes: not null } && d.Guest == guest.Id).MaxBy(d => d.On);
         var fetches = stores.Where(s => s.IsThere).Select(s => (Store: s, Time: Fetch(own, s))).OrderBy(f => f.Time.Minutes).ToList();
         return new GuestKeeping(
             guest,
             own,
             stores,
-            [.. own.Select(v => MediumOf(v.At)).Concat(stores.Select(Medium)).Distinct()],
+            [.. keeping.Stores.Where(s => some.Contains(s.Store.Name) && !worst.ContainsKey(s.Store.Name))],
+            own.Select(v => stores.Select(Medium).Prepend(MediumOf(v.At)).Distinct().ToList()).MinBy(kinds => kinds.Count)!,
             direct ?? worst.Values.Select(w => (Duration?)w).Min(),
             fetches.Count == 0 ? null
                 : drill is not null ? new Duration(drill.Minutes!.Value)

@@ -7,7 +7,8 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Guest">The guest.</param>
 /// <param name="Volumes">What it would lose, without what is left out for a reason.</param>
 /// <param name="Stores">The stores that have all of it.</param>
-/// <param name="Mediums">The kinds of medium it lies on, itself and its copies.</param>
+/// <param name="Partly">The stores that have some of it, which does not bring it back.</param>
+/// <param name="Mediums">The kinds of medium it lies on, itself and its copies: those of the volume that lies on fewest.</param>
 /// <param name="WorstLoss">What is lost at worst: from one copy to the end of the next; null while nothing copies all of it.</param>
 /// <param name="Restore">How long it takes to have it back; null while nothing copies all of it.</param>
 /// <param name="From">The store it comes back from soonest.</param>
@@ -16,6 +17,7 @@ public sealed record GuestKeeping(
     Guest Guest,
     IReadOnlyList<KeepVolume> Volumes,
     IReadOnlyList<StoreSums> Stores,
+    IReadOnlyList<StoreSums> Partly,
     IReadOnlyList<string> Mediums,
     Duration? WorstLoss,
     Duration? Restore,

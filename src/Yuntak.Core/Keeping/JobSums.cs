@@ -79,15 +79,19 @@ public sealed class JobSums
     /// <summary>What each further copy is.</summary>
     public ByteSize Each => each.Value;
 
+    /// <summary>What of it is new each time, whether or not all of it is copied.</summary>
+    internal ByteSize Changed => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Changed(EveryDays));
+
     /// <summary>What the first copy of some of its parts is.</summary>
-    /// <param name="parts">The parts, by what they are known by.</param>
-    internal ByteSize BytesOf(ValueList<string> parts) =>
-        Segments.Where(s => parts.Contains(s.Part.Key)).Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
+    /// <param name="parts">The parts, or volumes of them, by what they are known by.</param>
+    internal ByteSize BytesOf(ValueList<string> parts) => Of(parts).Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
 
     /// <summary>How long the first copy of some of its parts takes when nothing else runs.</summary>
-    /// <param name="parts">The parts, by what they are known by.</param>
-    internal Duration FirstOf(ValueList<string> parts) =>
-        Segments.Where(s => parts.Contains(s.Part.Key)).Aggregate(new Duration(0), (sum, s) => sum + Time(s, s.Size));
+    /// <param name="parts">The parts, or volumes of them, by what they are known by.</param>
+    internal Duration FirstOf(ValueList<string> parts) => Of(parts).Aggregate(new Duration(0), (sum, s) => sum + Time(s, s.Size));
+
+    private IEnumerable<CopySegment> Of(ValueList<string> parts) =>
+        Segments.Where(s => parts.Contains(s.Part.Key) || parts.Contains(s.Key));
 
     /// <summary>What is lost at worst of what it copies: from one copy to the next, and while that is taken.</summary>
     public Duration Loses => Duration.FromHours(gap.Value) + EachTime;

@@ -12,7 +12,9 @@ public static class KeepingSteps
         List<string> steps = [];
         if (guest.Stores.Count == 0)
         {
-            steps.Add(keeping.Jobs.Count > 0 ? $"put all of it into the job {Nearest(keeping).Job.Name}" : "plan a job that copies it");
+            steps.Add(
+                JobFor(keeping, guest.Guest.Id) is { } job ? $"put all of it into the job {job.Job.Name}" : "plan a job that copies it"
+            );
         }
 
         if (guest.Unchecked > 0)
@@ -20,7 +22,8 @@ public static class KeepingSteps
             steps.Add($"let {string.Join(" and ", guest.Stores.Where(s => !s.IsChecked).Select(s => s.Store.Name))} read its copies back");
         }
 
-        if (guest.Elsewhere == 0)
+        // Where part of it is carried on already, all of it is once all of it is copied.
+        if (guest.Elsewhere == 0 && !(guest.Stores.Count == 0 && guest.Partly.Any(s => s.Store.IsElsewhere)))
         {
             steps.Add(
                 keeping.Stores.FirstOrDefault(s => s.Store.IsElsewhere) is { } far
@@ -28,7 +31,7 @@ public static class KeepingSteps
                     : $"carry it on to another place, or on a disk of {Needed(keeping, guest).ToDecimalString()} that is carried there"
             );
         }
-        else if (guest.Copies < 3)
+        else if (guest.Copies < 3 && guest.Stores.Count > 0)
         {
             steps.Add("carry it on into a second store");
         }
@@ -36,7 +39,7 @@ public static class KeepingSteps
         if (guest.Unchangeable == 0)
         {
             steps.Add(
-                guest.Stores.FirstOrDefault(s => s.Store.IsElsewhere) is { } store
+                guest.Stores.Concat(guest.Partly).FirstOrDefault(s => s.Store.IsElsewhere) is { } store
                     ? $"let {store.Store.Name} refuse to delete before the time is up"
                     : "a disk that is unplugged between copies, or a store that refuses to delete before the time is up"
             );
@@ -59,8 +62,15 @@ public static class KeepingSteps
             .Select(s => $"{char.ToUpperInvariant(s.Key[0])}{s.Key[1..]} helps {(s.Value == 1 ? "one of them" : $"{s.Value} of them")}.")
             .FirstOrDefault("");
 
-    /// <summary>The job that something that is in none belongs to most likely: the one with most in it.</summary>
-    internal static JobSums Nearest(HouseKeeping keeping) => keeping.Jobs.MaxBy(j => j.Job.Takes.Count)!;
+    /// <summary>The job that something of a guest belongs into: one that has some of the guest already, else the one with most in it, and never one into the store the guest itself keeps. Null where there is none.</summary>
+    /// <param name="keeping">The house.</param>
+    /// <param name="guest">The guest; null for what is no guest's.</param>
+    public static JobSums? JobFor(HouseKeeping keeping, GuestId? guest) =>
+        keeping
+            .Jobs.Where(j => j.Store is { } store && (guest is null || store.Guest?.Id != guest))
+            .OrderByDescending(j => guest is not null && j.Job.Takes.Any(p => p.Guest == guest))
+            .ThenByDescending(j => j.Job.Takes.Count)
+            .FirstOrDefault();
 
     /// <summary>The size of a disk that holds a whole copy, as disks are sold.</summary>
     private static ByteSize Needed(HouseKeeping keeping, GuestKeeping guest)

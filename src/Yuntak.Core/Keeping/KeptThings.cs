@@ -27,7 +27,7 @@ internal static class KeptThings
             BackDays = null,
             DailyDays = null,
             Stands = false,
-            Takes = [.. job.Takes.Where(p => IsThere(lab, p)).Select(p => p with { Size = null, Changes = null })],
+            Takes = [.. job.Takes.Where(p => IsThere(lab, p)).Select(p => p with { Size = null, Changes = null, Why = "" })],
         };
 
     /// <summary>An onward copy, as far as something has to be done for it.</summary>

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Simulation;
@@ -44,6 +45,12 @@ public abstract record Act
 
     /// <summary>How long it takes; common practice where it does not follow from amounts and rates.</summary>
     internal abstract Duration Takes(Plan plan);
+
+    /// <summary>What the draft learns from its being done, beside what further acts of its kind take; null for nothing.</summary>
+    /// <param name="plan">What it belongs to.</param>
+    /// <param name="took">How long it took; null when nobody measured.</param>
+    /// <param name="today">The day; null for who has no clock.</param>
+    internal virtual Edit? Learns(Plan plan, Duration? took, DateOnly? today) => null;
 
     /// <summary>How much shorter and longer than that it may well take: hand work, unless it says otherwise.</summary>
     internal virtual (double Least, double Most) Spread => (0.7, 1.5);

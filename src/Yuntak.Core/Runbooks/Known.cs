@@ -27,11 +27,7 @@ internal static class Known
             Sites = draft.Sites,
             Offers = draft.Offers,
             // A drill that is only planned is work.
-            Drills =
-            [
-                .. draft.Drills.Where(d => d.Worked is not null || pinned.Drills.Any(p => p.Key == d.Key)),
-                .. pinned.Drills.Where(p => draft.Drills.All(d => d.Key != p.Key) && p.Worked is null),
-            ],
+            Drills = [.. draft.Drills.Where(d => d.Worked is not null || pinned.Drills.Any(p => p.Key == d.Key))],
             Stores = pinned.Stores.Change(
                 _ => true,
                 s => draft.Stores.FirstOrDefault(d => d.Name == s.Name && KeptThings.Essence(d) == KeptThings.Essence(s)) ?? s
@@ -69,7 +65,15 @@ internal static class Known
             DailyDays = draft.DailyDays,
             Takes = stands.Takes.Change(
                 _ => true,
-                p => draft.Takes.FirstOrDefault(d => d.Key == p.Key) is { } d ? p with { Size = d.Size, Changes = d.Changes } : p
+                p =>
+                    draft.Takes.FirstOrDefault(d => d.Key == p.Key) is { } d
+                        ? p with
+                        {
+                            Size = d.Size,
+                            Changes = d.Changes,
+                            Why = d.Why,
+                        }
+                        : p
             ),
         };
 

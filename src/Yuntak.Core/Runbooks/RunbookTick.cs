@@ -15,62 +15,104 @@ public static class RunbookTick
     /// <param name="draft">What is planned.</param>
     /// <param name="stepId">The step.</param>
     /// <param name="took">How many minutes it took; null when nobody measured.</param>
-    public static Edit Off(Lab draft, string stepId, double? took = null) =>
-        asBuilt =>
-        {
-            var runbook = RunbookBuilder.Build(asBuilt, draft);
-            var step =
-                runbook.Steps.FirstOrDefault(s => s.Id == stepId)
-                ?? throw new Refused(
-                    "That step is no longer in the runbook: the draft has changed since this page was shown. Nothing was ticked off."
-                );
-            if (step.Done)
-            {
-                throw new Refused($"«{step.What}» is ticked off already.");
-            }
+    /// <param name="today">The day; null for who has no clock.</param>
+    public static Edit Off(Lab draft, string stepId, double? took = null, DateOnly? today = null) =>
+        asBuilt => One(asBuilt, draft, stepId, took, today).Changed;
 
-            if (!step.Act.CanBeDone)
-            {
-                throw new Refused($"{step.What}. {step.Caution} A stop is not ticked off; it goes when its reason goes.");
-            }
+    /// <summary>The edit of the draft for what a step showed that is ticked off: how fast a job copies, that a drill brought back what it was to. Null where that is nothing.</summary>
+    /// <param name="asBuilt">What stood before the tick.</param>
+    /// <param name="draft">What is planned.</param>
+    /// <param name="stepId">The step.</param>
+    /// <param name="took">How many minutes it took; null when nobody measured.</param>
+    /// <param name="today">The day; null for who has no clock.</param>
+    public static Edit? Learned(Lab asBuilt, Lab draft, string stepId, double? took, DateOnly? today) =>
+        RunbookBuilder
+            .Build(asBuilt, draft)
+            .Steps.FirstOrDefault(s => s.Id == stepId)
+            ?.Act.Learns(
+                new Plan(RunbookBuilder.Settled(asBuilt, draft), draft),
+                took is { } minutes ? new Duration(minutes) : null,
+                today
+            );
 
-            if (!runbook.CanTick(step))
-            {
-                throw new Refused($"«{step.What}» waits for {(step.After.Count > 1 ? "steps" : "the step")} before it.");
-            }
-
-            var section = runbook.Sections.First(s => s.Steps.Contains(step));
-            var settled = RunbookBuilder.Settled(asBuilt, draft);
-            var plan = new Plan(settled, draft);
-            var work = WorkBook.Between(plan).First(w => w.Key == section.Key);
-            var ticked = Ticked(settled, plan, work, section, step);
-            ticked = Measured(ticked, plan, step, took);
-            var left = ticked with { Ticks = ticked.Ticks.Without(t => runbook.Steps.All(s => s.Id != t)) };
-            return new Changed(Known.Adopt(left, draft), section.Open > 1 ? $"{section.Title}: {step.What}" : $"{section.Title}: done");
-        };
+    /// <summary>The same for all of a piece of work that is ticked off at once.</summary>
+    /// <param name="asBuilt">What stood before the ticks.</param>
+    /// <param name="draft">What is planned.</param>
+    /// <param name="sectionKey">The piece of work.</param>
+    /// <param name="today">The day; null for who has no clock.</param>
+    public static Edit? LearnedOfAll(Lab asBuilt, Lab draft, string sectionKey, DateOnly? today)
+    {
+        var all = Walk(asBuilt, draft, sectionKey, today).Select(t => t.Learns).OfType<Edit>().ToList();
+        return all.Count == 0 ? null : lab => all.Skip(1).Aggregate(all[0](lab), (changed, edit) => edit(changed.Lab));
+    }
 
     /// <summary>The edit of what stands for all that is left of one piece of work, step by step in its order, up to the first that has to wait for other work.</summary>
     /// <exception cref="Refused">When applied: the work is not in the runbook any more, or nothing of it can be ticked off now.</exception>
-    public static Edit OffAll(Lab draft, string sectionKey) =>
+    /// <param name="draft">What is planned.</param>
+    /// <param name="sectionKey">The piece of work.</param>
+    /// <param name="today">The day; null for who has no clock.</param>
+    public static Edit OffAll(Lab draft, string sectionKey, DateOnly? today = null) =>
         asBuilt =>
         {
-            var (now, done, title) = (asBuilt, 0, "");
-            while (
-                RunbookBuilder.Build(now, draft) is var runbook
-                && runbook.Sections.FirstOrDefault(s => s.Key == sectionKey) is { } section
-                && section.Steps.FirstOrDefault(runbook.CanTick) is { } next
-            )
-            {
-                now = Off(draft, next.Id)(now).Lab;
-                (done, title) = (done + 1, section.Title);
-            }
-
-            return done > 0
-                ? new Changed(now, $"{title}: {Numbers.Count(done, "step")} at once")
+            var ticks = Walk(asBuilt, draft, sectionKey, today).ToList();
+            return ticks.Count > 0
+                ? new Changed(ticks[^1].Changed.Lab, $"{ticks[^1].Title}: {Numbers.Count(ticks.Count, "step")} at once")
                 : throw new Refused(
                     "Nothing of that work can be ticked off now: it waits for something before it, or the draft has changed."
                 );
         };
+
+    /// <summary>Ticks off what can be of a piece of work, one after the other, each on what is known by then.</summary>
+    private static IEnumerable<(Changed Changed, string Title, Edit? Learns)> Walk(Lab now, Lab draft, string sectionKey, DateOnly? today)
+    {
+        while (
+            RunbookBuilder.Build(now, draft) is var runbook
+            && runbook.Sections.FirstOrDefault(s => s.Key == sectionKey) is { } section
+            && section.Steps.FirstOrDefault(runbook.CanTick) is { } next
+        )
+        {
+            var (changed, learns) = One(now, draft, next.Id, null, today);
+            yield return (changed, section.Title, learns);
+            (now, draft) = (changed.Lab, learns?.Invoke(draft).Lab ?? draft);
+        }
+    }
+
+    /// <summary>Ticks one step off: what stands then, in words, and what the draft learns from it.</summary>
+    private static (Changed Changed, Edit? Learns) One(Lab asBuilt, Lab draft, string stepId, double? took, DateOnly? today)
+    {
+        var runbook = RunbookBuilder.Build(asBuilt, draft);
+        var step =
+            runbook.Steps.FirstOrDefault(s => s.Id == stepId)
+            ?? throw new Refused(
+                "That step is no longer in the runbook: the draft has changed since this page was shown. Nothing was ticked off."
+            );
+        if (step.Done)
+        {
+            throw new Refused($"«{step.What}» is ticked off already.");
+        }
+
+        if (!step.Act.CanBeDone)
+        {
+            throw new Refused($"{step.What}. {step.Caution} A stop is not ticked off; it goes when its reason goes.");
+        }
+
+        if (!runbook.CanTick(step))
+        {
+            throw new Refused($"«{step.What}» waits for {(step.After.Count > 1 ? "steps" : "the step")} before it.");
+        }
+
+        var section = runbook.Sections.First(s => s.Steps.Contains(step));
+        var settled = RunbookBuilder.Settled(asBuilt, draft);
+        var plan = new Plan(settled, draft);
+        var work = WorkBook.Between(plan).First(w => w.Key == section.Key);
+        var ticked = Ticked(settled, plan, work, section, step);
+        var minutes = Checked(took);
+        var learns = step.Act.Learns(plan, minutes is { } measured ? new Duration(measured) : null, today);
+        ticked = learns is null ? Measured(ticked, plan, step, minutes) : ticked;
+        var left = ticked with { Ticks = ticked.Ticks.Without(t => runbook.Steps.All(s => s.Id != t)) };
+        var words = section.Open > 1 ? $"{section.Title}: {step.What}" : $"{section.Title}: done";
+        return (new Changed(Known.Adopt(left, learns?.Invoke(draft).Lab ?? draft), words), learns);
+    }
 
     /// <summary>With what a step took, held against what was expected before anything was measured.</summary>
     private static Lab Measured(Lab stands, Plan plan, RunbookStep step, double? took)
@@ -78,11 +120,6 @@ public static class RunbookTick
         if (took is not { } minutes)
         {
             return stands;
-        }
-
-        if (double.IsNaN(minutes) || minutes is <= 0 or > MostMinutes)
-        {
-            throw new Refused("How long it took is a number of minutes over 0, a month at most. Nothing was ticked off.");
         }
 
         var factor = Math.Clamp(minutes / Math.Max(1, step.Act.Takes(plan).Minutes), TookTime.Least, TookTime.Most);
@@ -93,6 +130,11 @@ public static class RunbookTick
                 : stands.Took.With(new TookTime(step.Act.Type, factor)),
         };
     }
+
+    private static double? Checked(double? took) =>
+        took is null or > 0 and <= MostMinutes
+            ? took
+            : throw new Refused("How long it took is a number of minutes over 0, a month at most. Nothing was ticked off.");
 
     private const double MostMinutes = 31 * 24 * 60;
 

@@ -19,7 +19,7 @@ public class AnyHouseTests
     [Fact]
     public void A_guest_lies_in_every_store_that_can_be_reached_and_in_no_other()
     {
-        var (somewhere, further) = (0, 0);
+        var (somewhere, further, partly) = (0, 0, 0);
         AnyKept.Holds(
             lab =>
             {
@@ -33,6 +33,18 @@ public class AnyHouseTests
                         .ToHashSet();
                     var reached = may.Where(s => direct.Any(d => d == s || Leads(lab, may, d, s, []))).ToList();
                     guest.Stores.Select(s => s.Store.Name).ShouldBe(reached, ignoreOrder: true, guest.Guest.Name);
+                    var some = may.Where(s =>
+                            guest.Volumes.Any(v => keeping.Jobs.Any(j => j.Job.Store == s && j.Segments.Any(k => k.Volume == v)))
+                        )
+                        .ToHashSet();
+                    guest
+                        .Partly.Select(s => s.Store.Name)
+                        .ShouldBe(
+                            may.Where(s => some.Any(d => d == s || Leads(lab, may, d, s, []))).Except(reached),
+                            ignoreOrder: true,
+                            guest.Guest.Name
+                        );
+                    Interlocked.Add(ref partly, guest.Partly.Count);
                     guest.Copies.ShouldBe(1 + reached.Count);
                     guest.WorstLoss.HasValue.ShouldBe(reached.Count > 0);
                     Interlocked.Add(ref somewhere, direct.Count);
@@ -43,6 +55,7 @@ public class AnyHouseTests
         );
         somewhere.ShouldBeGreaterThan(20);
         further.ShouldBeGreaterThan(20);
+        partly.ShouldBeGreaterThan(20);
     }
 
     /// <summary>Every night what is new comes and what the rule no longer holds goes; the oldest copy that is left is whole, each later one what changed since the one before it.</summary>

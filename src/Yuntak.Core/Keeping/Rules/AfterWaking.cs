@@ -42,8 +42,14 @@ internal sealed class AfterWaking : IRule
             select Info.On(
                 Subject.Of(lab.Lab),
                 $"{char.ToUpperInvariant(what[0])}{what[1..]} is not done when the house wakes",
-                $"In the night of {run.Value.Day:yyyy-MM-dd} it runs {new Duration(run.Value.Late / 60).Exactly()} past {lab.Lab.Settings.Wakes}.",
+                $"In the night of {run.Value.Day:yyyy-MM-dd} it runs {new Duration(run.Value.Late / 60).Exactly()} past {lab.Lab.Settings.Wakes}.{Whole(keeping, run.Key.Item1, run.Key.Item2)}",
                 () => KeepingFixes.Spread(keeping, run.Key.Item1, run.Key.Item2)
             );
     }
+
+    /// <summary>Why a job takes so long that copies everything each time, and what it would be otherwise; else nothing.</summary>
+    private static string Whole(HouseKeeping keeping, NightKind kind, string name) =>
+        kind == NightKind.Copying && keeping.Jobs.FirstOrDefault(j => j.Job.Name == name) is { } job && job.Changed < job.Each
+            ? $" Each time it copies all of {job.Each.ToDecimalString()}, as {job.Job.Store} keeps nothing once; what changed would be {job.Changed.ToDecimalString()}."
+            : "";
 }

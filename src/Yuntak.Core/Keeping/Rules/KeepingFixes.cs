@@ -25,13 +25,7 @@ internal static class KeepingFixes
     /// <summary>Puts something into a job: the one its guest is in already, else the one with most in it.</summary>
     public static IEnumerable<Fix> PutIn(HouseKeeping keeping, KeepVolume volume)
     {
-        var stores = keeping.Stores.Where(s => s.Guest?.Id != volume.Guest?.Id).Select(s => s.Store.Name).ToHashSet(StringComparer.Ordinal);
-        var job = keeping
-            .Jobs.Where(j => stores.Contains(j.Job.Store))
-            .OrderByDescending(j => volume.Guest is { } g && j.Job.Takes.Any(p => p.Guest == g.Id))
-            .ThenByDescending(j => j.Job.Takes.Count)
-            .FirstOrDefault();
-        if (job is null)
+        if (KeepingSteps.JobFor(keeping, volume.Guest?.Id) is not { } job)
         {
             yield break;
         }

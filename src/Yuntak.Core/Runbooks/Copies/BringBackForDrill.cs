@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Keeping;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
@@ -45,6 +46,10 @@ internal sealed record BringBackForDrill(Drill Drill, HostId? Place) : KeepingAc
             "Delete what was brought back.",
             "Look twice that it goes beside the one that stands, never over it."
         );
+
+    /// <summary>How long it took to have it back is what a drill is for.</summary>
+    internal override Edit? Learns(Plan plan, Duration? took, DateOnly? today) =>
+        took is { } measured ? KeepingEdits.Took(Drill.Key, (int)Math.Ceiling(measured.Minutes)) : null;
 
     internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"back {Drill.Key}");
 

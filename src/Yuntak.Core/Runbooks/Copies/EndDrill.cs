@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
@@ -23,13 +24,16 @@ internal sealed record EndDrill(Drill Drill, HostId? Place) : KeepingAct(Place)
             "Drill: take it away again",
             [
                 new("delete", "what was brought back, by its name with «-drill»"),
-                new("write down", "at Keeping, Drills: whether it came back, and how long it took"),
+                new("write down", "ticked, it came back; if it did not, say so at Keeping, Drills, and tick nothing"),
             ],
             "Only the one that stands is there, and it runs.",
             "Not sure which is which? The one with no network is the drill.",
             "None needed.",
             "Read the name aloud before you delete."
         );
+
+    /// <summary>Ticked to its end, it brought back what it was to: the steps before it looked whether it does its work.</summary>
+    internal override Edit? Learns(Plan plan, Duration? took, DateOnly? today) => KeepingEdits.CameBack(Drill.Key, today);
 
     internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"away {Drill.Key}");
 

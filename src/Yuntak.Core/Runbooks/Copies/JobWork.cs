@@ -35,11 +35,11 @@ internal sealed record JobWork(string Name) : Work
         var before = plan.AsBuilt.Jobs.FirstOrDefault(j => j.Name == Name);
         var store = plan.Draft.Stores.First(s => s.Name == job.Store);
         var at = KeptPlaces.Of(plan, store);
-        var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes.ToHashSet();
+        var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes;
         // A guest that is built by this runbook has its first copy taken where it is built.
         var fresh = job
-            .Takes.Where(p => !had.Contains(p) && (p.Guest is not { } guest || plan.Stands(guest) is not null))
-            .Select(p => p.Key)
+            .Takes.Where(p => p.Guest is not { } guest || plan.Stands(guest) is not null)
+            .SelectMany(p => Fresh(p, had.FirstOrDefault(h => h.Key == p.Key)))
             .ToList();
         var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
         return
@@ -50,6 +50,10 @@ internal sealed record JobWork(string Name) : Work
                 : Array.Empty<Act>(),
         ];
     }
+
+    /// <summary>What of a part was not taken before: all of it, or the volumes that were not ticked.</summary>
+    private static IEnumerable<string> Fresh(JobPart part, JobPart? before) =>
+        before is null ? [part.Key] : before.Without.Except(part.Without).Select(v => CopySegment.KeyOf(part, v));
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Needs(Plan plan) =>

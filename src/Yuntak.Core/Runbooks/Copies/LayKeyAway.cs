@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Keeping;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
@@ -33,7 +34,11 @@ internal sealed record LayKeyAway(string Store, Base.ValueList<string> Keys, Hos
             "Whoever has the key reads every copy: keep it where only you and one you trust can get at it."
         );
 
-    internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"key {Store}");
+    internal override void Do(SimHouse house, Plan plan)
+    {
+        var kept = KeptThings.Of(plan.Draft.Stores.First(s => s.Name == Store));
+        (house.Tried, house.Kept) = (house.Tried.Add($"key {Store}"), house.Kept.SetItem(kept.Key, kept.Value));
+    }
 
     internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.Tried.Contains($"key {Store}"))];
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
@@ -19,6 +20,23 @@ internal sealed record RunFirstCopy(string Job, Base.ValueList<string> Parts, Ho
 
     internal override Duration Takes(Plan plan) =>
         new Duration(5) + (House(plan).Jobs.FirstOrDefault(j => j.Job.Name == Job)?.FirstOf(Parts) ?? new Duration(0));
+
+    /// <summary>A first copy is the longest measurement a house ever makes of a job: from then on its nights are reckoned with what it showed.</summary>
+    internal override Edit? Learns(Plan plan, Duration? took, DateOnly? today)
+    {
+        if (took is not { } measured)
+        {
+            return null;
+        }
+
+        var bytes = House(plan).Jobs.FirstOrDefault(j => j.Job.Name == Job)?.BytesOf(Parts).Bytes ?? 0;
+        var rate = bytes / 1e6 / (measured.Minutes * 60);
+        return double.IsFinite(rate) && rate is >= LeastRate and <= MostRate ? KeepingEdits.Measured(Job, Math.Round(rate, 2)) : null;
+    }
+
+    // What a field for a rate takes, in MB/s: outside of it nobody measured anything.
+    private const double LeastRate = 0.01;
+    private const double MostRate = 100_000;
 
     internal override (double Least, double Most) Spread => OfAmounts;
 

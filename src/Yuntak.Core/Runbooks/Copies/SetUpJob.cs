@@ -34,7 +34,7 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
                     .Take(MostLines)
                     .Select(p => new StepValue(
                         "does not take",
-                        $"{string.Join(" and ", p.Without.Select(CopyWords.Volumes.Display))} of {plan.NameOf(p.Guest!.Value)}{(p.Why.Length > 0 ? $": {p.Why}" : "")}"
+                        $"{string.Join(" and ", p.Without.Select(CopyWords.Volumes.Display))} of {plan.NameOf(p.Guest!.Value)}{Why(plan, p)}"
                     )),
                 new("into", Job.Store),
                 new("begins", CopyTimes.Parse(Job.Times).Words()),
@@ -53,6 +53,12 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
             "A volume cannot be ticked? It is left out of copies where the guest is defined: tick it there.",
             Changes ? "Set it as it was." : "Delete the job; copies stay."
         );
+
+    /// <summary>Why something is left out, as somebody said in the draft.</summary>
+    private string Why(Plan plan, JobPart part) =>
+        plan.Draft.Jobs.FirstOrDefault(j => j.Name == Job.Name)?.Takes.FirstOrDefault(p => p.Key == part.Key) is { Why.Length: > 0 } said
+            ? $": {said.Why}"
+            : "";
 
     internal override void Do(SimHouse house, Plan plan) =>
         house.Kept = house.Kept.SetItem($"job {Job.Name}", JobShapes.Job.Write(Job).ToJsonString());

@@ -36,7 +36,10 @@ internal sealed record StoreWork(string Name) : Work
         var at = KeptPlaces.Of(plan, store);
         return
         [
-            new SetUpStore(store, at, before is not null),
+            // Where only other places for copies of the key were said, nothing is set up anew.
+            .. before is null || KeptThings.Essence(before with { Keys = store.Keys }) != KeptThings.Essence(store) || !store.Encrypted
+                ? [new SetUpStore(store, at, before is not null)]
+                : Array.Empty<Act>(),
             .. store.Encrypted && (before is null || before.Keys != store.Keys || !before.Encrypted)
                 ? [new LayKeyAway(Name, store.Keys, at)]
                 : Array.Empty<Act>(),

@@ -198,8 +198,7 @@ internal sealed class NightChart
         return group;
     }
 
-    private string Clock(double seconds) =>
-        double.IsFinite(seconds) ? keeping.Clock.Wall(seconds).ToString("HH:mm", CultureInfo.InvariantCulture) : "never";
+    private string Clock(double seconds) => NightClock.At(keeping, night, seconds);
 
     private static string Fitting(string name, double room)
     {

@@ -21,14 +21,18 @@ internal static class PlacesDrawing
         var host = keeping.Lab.HostOf(guest.Guest);
         List<(string Name, string Says, string Css)> places = [(host?.Name ?? "", "the thing itself", "")];
         places.AddRange(guest.Stores.OrderBy(s => s.Store.IsElsewhere).Take(3).Select(s => (s.Place, Says(s), s.IsThere ? "" : "missing")));
-        if (guest.Stores.Count == 0)
+        places.AddRange(
+            guest
+                .Partly.OrderBy(s => s.Store.IsElsewhere)
+                .Take(4 - places.Count)
+                .Select(s => (s.Place, $"{s.Store.Name}, not all of it", "missing"))
+        );
+        if (places.Count == 1)
         {
-            places.Add(
-                (keeping.Lab.Hosts.Select(h => h.Name).FirstOrDefault(name => name != host?.Name, "another host"), "no copy yet", "missing")
-            );
+            places.Add((KeepingSteps.JobFor(keeping, guest.Guest.Id)?.Store?.Place ?? "another machine", "no copy yet", "missing"));
         }
 
-        if (guest.Elsewhere == 0)
+        if (guest.Elsewhere == 0 && !guest.Partly.Any(s => s.Store.IsElsewhere))
         {
             places.Add(("elsewhere", "no copy yet", "missing"));
         }

@@ -32,8 +32,16 @@ public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPage
             lab =>
             {
                 var before = lab.Drills.FirstOrDefault(d => d.Key == key);
-                var typed = Form.Into(OnwardShapes.Drill, before ?? Named(what, on), ["of", "on", "guest", "host"]);
-                return KeepingEdits.Drill(typed)(lab);
+                var typed = Form.Into(
+                    OnwardShapes.Drill,
+                    before is null ? Named(what, on) : before with { On = Day(on) },
+                    ["of", "on", "guest", "host"]
+                );
+                return typed.Worked is not null && typed.On > House.On
+                    ? throw new Refused(
+                        $"{typed.On:yyyy-MM-dd} is yet to come: write a drill down once it was done, with the day it was done."
+                    )
+                    : KeepingEdits.Drill(typed, before?.Key)(lab);
             },
             "/Keeping/Drills"
         );
@@ -83,13 +91,14 @@ public sealed class DrillsModel(DeskService desks, LabStore store) : KeepingPage
     /// <summary>Forgets the copies known of a store.</summary>
     public Task<IActionResult> OnPostForgetAsync(string store) => ChangeAsync(KeepingEdits.ForgetCopies(store), "/Keeping/Drills#copies");
 
+    private static DateOnly Day(string? on) =>
+        DateOnly.TryParseExact(on, "yyyy-MM-dd", out var day)
+            ? day
+            : throw new Refused($"«{Names.Short(on)}» is no day. Write it like 2026-12-05.");
+
     private static Drill Named(string? what, string? on)
     {
-        if (!DateOnly.TryParseExact(on, "yyyy-MM-dd", out var day))
-        {
-            throw new Refused($"«{Names.Short(on)}» is no day. Write it like 2026-12-05.");
-        }
-
+        var day = Day(on);
         var (kind, rest) = (what ?? "").Split(':', 2) is [var k, var r] ? (k, r) : (what ?? "", "");
         return CopyWords.Drills.Read(kind, "what is brought back") switch
         {

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Microsoft.AspNetCore.Mvc;
 using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -19,10 +20,11 @@ namespace Yuntak.Web.Pages.Runbook;
 
 /// <summary>The ordered steps; ticking them off makes them as built.</summary>
 [RequestSizeLimit(YuntakApp.LongestRequest)]
-public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore photos) : LabPageModel(desks, store)
+public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore photos, TimeProvider clock) : LabPageModel(desks, store)
 {
     private const int MostDone = 15;
-    private const int AtOnce = 12;
+    private const int MostSections = 16;
+    private const int MostSteps = 100;
 
     /// <summary>The part of the runbook that is asked for.</summary>
     [BindProperty(Name = "part", SupportsGet = true)]
@@ -90,9 +92,23 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
         get
         {
             var sections = Sections;
-            var parts = Paging.Of(sections.Count, AtOnce, Part, "parts of the work");
-            return Part is null ? parts.At(Sections.ToList().FindIndex(s => s.Open > 0)) : parts;
+            var parts = Paging.Of(sections.Count, AtOnce(sections), Part, "parts of the work");
+            return Part is null ? parts.At(sections.ToList().FindIndex(s => s.Open > 0)) : parts;
         }
+    }
+
+    /// <summary>As many pieces of work at once as keep every part short: a guest that is built has ten times the steps of a line that is plugged.</summary>
+    private static int AtOnce(IReadOnlyList<RunbookSection> sections)
+    {
+        for (var size = MostSections; size > 1; size--)
+        {
+            if (sections.Chunk(size).All(part => part.Sum(s => s.Steps.Count) <= MostSteps))
+            {
+                return size;
+            }
+        }
+
+        return 1;
     }
 
     public override Station? Here => Station.Runbook;
@@ -169,7 +185,30 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
     public Task<IActionResult> OnPostPhotoBackAsync(long photo) => KeepAsync(() => photos.PutBackAsync(photo, HttpContext.RequestAborted));
 
     public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string? took) =>
-        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, lab => RunbookTick.Off(Desk.Lab, step, Measured(took))(lab)));
+        ChangeBuiltAsync(() =>
+        {
+            var (before, minutes, today) = (Desk.AsBuilt.Lab, Measured(took), clock.Today());
+            return LearnAsync(
+                Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step, minutes, today)),
+                () => RunbookTick.Learned(before, Desk.Lab, step, minutes, today)
+            );
+        });
+
+    /// <summary>Once a tick is kept, the draft takes over what was learnt by it: what stands has it already.</summary>
+    private async Task<CommitResult> LearnAsync(Task<CommitResult> tick, Func<Edit?> learned)
+    {
+        var result = await tick;
+        if (result is CommitResult.Committed && learned() is { } edit)
+        {
+            // Whatever else was planned meanwhile, what was seen stays true.
+            while (
+                await Store.CommitAsync(Pointer.Draft, (await Store.HeadAsync(Pointer.Draft, HttpContext.RequestAborted)).Revision, edit)
+                is CommitResult.Stale
+            ) { }
+        }
+
+        return result;
+    }
 
     /// <summary>Minutes as somebody typed them; null for none.</summary>
     private static double? Measured(string? took) =>
@@ -198,7 +237,14 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
 
     /// <summary>Ticks off all that is left of one piece of work.</summary>
     public Task<IActionResult> OnPostTickAllAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
-        ChangeBuiltAsync(() => Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.OffAll(Desk.Lab, section)));
+        ChangeBuiltAsync(() =>
+        {
+            var (before, today) = (Desk.AsBuilt.Lab, clock.Today());
+            return LearnAsync(
+                Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.OffAll(Desk.Lab, section, today)),
+                () => RunbookTick.LearnedOfAll(before, Desk.Lab, section, today)
+            );
+        });
 
     public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
         ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));
