@@ -119,6 +119,25 @@ public sealed class HouseKeeping
         }
     }
 
+    /// <summary>What began on the days before and still runs when the night of a day begins, as it goes when nothing of this night is in its way. Looked for as far back as the longest copy takes, a week at most.</summary>
+    public IEnumerable<NightRun> StillRunning(DateOnly day)
+    {
+        var from = NightOf(day).From;
+        var longest = Jobs.Select(j => j.EachTime)
+            .Concat(Onward.Select(o => o.EachTime))
+            .Select(t => t.Minutes)
+            .Where(double.IsFinite)
+            .DefaultIfEmpty(0)
+            .Max();
+        var days = (int)Math.Clamp(Math.Ceiling(longest / (24 * 60)), 1, MostDaysBack);
+        return Enumerable
+            .Range(1, days)
+            .Reverse()
+            .Select(n => day.AddDays(-n))
+            .SelectMany(d => NightOf(d).Runs)
+            .Where(r => double.IsFinite(r.Ends) && r.Starts < from && r.Ends > from);
+    }
+
     /// <summary>Lets the work of a night run. Nights in which the same begins at the same times are alike, and run once.</summary>
     internal IReadOnlyList<NightRun> Run(IReadOnlyList<NightWork> works, double noon)
     {
@@ -173,6 +192,7 @@ public sealed class HouseKeeping
     public static readonly DateOnly LastDay = CopyTimes.LastDay.AddYears(-2);
 
     private const int MostNights = 40;
+    private const int MostDaysBack = 7;
 
     private static DateOnly Within(DateOnly day) =>
         day < FirstDay ? FirstDay

@@ -108,6 +108,32 @@ public class AnyHouseTests
             iter: 100
         );
 
+    /// <summary>What is drawn as still running is what a night before said of its end, and nothing else.</summary>
+    [Fact]
+    public void What_ends_after_the_next_noon_is_there_in_the_nights_after_it()
+    {
+        var going = 0;
+        AnyKept.Holds(
+            lab =>
+            {
+                var keeping = lab.Keeping();
+                for (var n = 0; n < 3; n++)
+                {
+                    var (day, night) = (Copied.Today.AddDays(n), keeping.NightOf(Copied.Today.AddDays(n)));
+                    var still = keeping.StillRunning(day).ToList();
+                    still.Exists(r => r.Starts >= night.From || r.Ends <= night.From).ShouldBeFalse(lab.Jobs.Count + " jobs");
+                    keeping
+                        .NightOf(day.AddDays(-1))
+                        .Runs.Count(r => double.IsFinite(r.Ends) && r.Starts < night.From && r.Ends > night.From && !still.Contains(r))
+                        .ShouldBe(0);
+                    Interlocked.Add(ref going, still.Count);
+                }
+            },
+            iter: 100
+        );
+        going.ShouldBeGreaterThan(5);
+    }
+
     private static bool Leads(Lab lab, HashSet<string> may, string from, string to, HashSet<string> been) =>
         been.Add(from) && lab.Onward.Any(o => o.From == from && may.Contains(o.To) && (o.To == to || Leads(lab, may, o.To, to, been)));
 

@@ -115,7 +115,9 @@ internal sealed class NightChart
         [
             .. night
                 .Over(line)
-                .Select(r => (Run: r, Spans: r.Spans.Where(s => r.Work.Pieces[s.Piece].Over.Any(u => u.Line == line)).ToList()))
+                .Select(r =>
+                    (Run: r, Spans: r.Spans.Where(s => s.To > from && r.Work.Pieces[s.Piece].Over.Any(u => u.Line == line)).ToList())
+                )
                 .Where(r => r.Spans.Count > 0)
                 .Select(r => (r.Run, r.Spans[0].From, r.Spans[^1].To))
                 .OrderBy(b => b.From),
@@ -145,7 +147,7 @@ internal sealed class NightChart
     private XElement Drawn(NightLine line, (NightRun Run, double From, double To) bar, double y, double high)
     {
         var (x, end) = (X(bar.From), X(bar.To));
-        var late = bar.Run.Starts < night.Wakes && bar.Run.Ends > night.Wakes;
+        var late = (bar.Run.Starts < night.Wakes && bar.Run.Ends > night.Wakes) || bar.Run.Starts < night.From;
         var kind = bar.Run.Work.Kind;
         var words = kind is NightKind.Copying ? bar.Run.Work.Name : KeepingWords.Kinds.Display(kind);
         var wide = Math.Max(3, end - x);
@@ -185,7 +187,11 @@ internal sealed class NightChart
         }
 
         var group = Svg.Group("night-run", [.. parts]);
-        if (kind is NightKind.Copying or NightKind.Onward && line.Kind == NightLineKind.Disk | line.Kind == NightLineKind.Line)
+        if (
+            kind is NightKind.Copying or NightKind.Onward
+            && line.Kind == NightLineKind.Disk | line.Kind == NightLineKind.Line
+            && bar.Run.Starts >= night.From
+        )
         {
             group.Add(
                 new XAttribute("data-night", KeepingWords.Kinds.Word(kind)),
