@@ -10,7 +10,7 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Newest">Its newest copy; null when the list has none.</param>
 /// <param name="MissedTimes">How often the job should have run since, in times of its longest gap.</param>
 /// <param name="Expected">What a whole copy is.</param>
-/// <param name="Share">The largest copy as a share of that; null while no size is known.</param>
+/// <param name="Largest">The largest of its copies; null while no size is known.</param>
 /// <param name="CheckedDays">Days since one of its copies was read back; null for never.</param>
 public sealed record KnownTruth(
     JobSums Job,
@@ -18,10 +18,13 @@ public sealed record KnownTruth(
     KnownCopy? Newest,
     double MissedTimes,
     ByteSize Expected,
-    double? Share,
+    ByteSize? Largest,
     int? CheckedDays
 )
 {
+    /// <summary>The largest copy as a share of a whole one; null while no size is known.</summary>
+    public double? Share => Largest is { } size && Expected > ByteSize.Zero ? size.Bytes / (double)Expected.Bytes : null;
+
     /// <summary>Every guest of every job into a store of which a list was read.</summary>
     public static IEnumerable<KnownTruth> Of(HouseKeeping keeping)
     {
@@ -38,17 +41,20 @@ public sealed record KnownTruth(
                 var guest in job.Segments.Select(s => s.Part.Guest).OfType<GuestId>().Distinct().Select(keeping.Lab.Guest).OfType<Guest>()
             )
             {
-                yield return Of(keeping, job, guest, [.. copies[(job.Job.Store, guest.Id)]]);
+                yield return Of(keeping, job, guest, [.. copies[(job.Job.Store, guest.Id)].Where(c => IsOfNow(keeping, c))]);
             }
         }
     }
+
+    /// <summary>Whether a copy can have been taken by now. One of a day that is yet to come was written down by a clock that is wrong, and says nothing about today.</summary>
+    private static bool IsOfNow(HouseKeeping keeping, KnownCopy copy) =>
+        Moments.Read(copy.At) is not { } at || DateOnly.FromDateTime(at) <= keeping.On.AddDays(1);
 
     private static KnownTruth Of(HouseKeeping keeping, JobSums job, Guest guest, List<KnownCopy> own)
     {
         var newest = own.MaxBy(c => c.At, StringComparer.Ordinal);
         var expected = job.Segments.Where(s => s.Part.Guest == guest.Id).Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
-        var largest = own.Select(c => c.Size).Max();
-        var read = own.Select(c => c.Checked).Max();
+        var read = own.Select(c => c.Checked).Where(c => c <= keeping.On.AddDays(1)).Max();
         return new KnownTruth(
             job,
             guest,
@@ -57,7 +63,7 @@ public sealed record KnownTruth(
                 ? (keeping.On.ToDateTime(new TimeOnly(12, 0)) - at).TotalHours / job.Times.LongestGapHours
                 : 0,
             expected,
-            largest is { } size && expected > ByteSize.Zero ? size.Bytes / (double)expected.Bytes : null,
+            own.Select(c => c.Size).Max(),
             read is { } on ? keeping.On.DayNumber - on.DayNumber : null
         );
     }

@@ -31,7 +31,7 @@ internal sealed class CopySmall : IRule
             select Info.On(
                 Subject.Of(truth.Guest),
                 $"The copy of {truth.Guest.Name} is far too small",
-                $"{truth.Newest!.Size!.Value.ToDecimalString()}, where the first copy of {truth.Expected.ToDecimalString()} belongs: a volume is not ticked where the copies are taken, or it broke off."
+                $"{truth.Largest!.Value.ToDecimalString()}, where the first copy of {truth.Expected.ToDecimalString()} belongs: a volume is not ticked where the copies are taken, or it broke off."
             );
     }
 

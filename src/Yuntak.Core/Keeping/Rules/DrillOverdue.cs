@@ -29,13 +29,7 @@ internal sealed class DrillOverdue : IRule
                 drill.Guest is { } id && lab.Lab.Guest(id) is { } guest ? Subject.Of(guest) : Subject.Of(lab.Lab),
                 $"The drill of {drill.On:yyyy-MM-dd} is overdue",
                 $"Of {drill.Of(lab.Lab)}: say how it went, or plan it for another day.",
-                () =>
-                    [
-                        new Fix(
-                            "Plan it for next week",
-                            l => KeepingEdits.Drill(drill with { On = keeping.On.AddDays(7) })(KeepingEdits.RemoveDrill(drill.Key)(l).Lab)
-                        ),
-                    ]
+                () => [new Fix("Plan it for next week", KeepingEdits.Drill(drill with { On = keeping.On.AddDays(7) }, drill.Key))]
             );
     }
 }

@@ -26,6 +26,9 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
     /// <summary>The search that is shown; null for none.</summary>
     public ArrangeJob? Job { get; private set; }
 
+    /// <summary>The search this page waits for; null for none. Looked at once, since it may end while the page is made.</summary>
+    public ArrangeJob? Waiting { get; private set; }
+
     /// <summary>What was found, for the lab as it is; null while nothing is.</summary>
     public Arrangement? Found { get; private set; }
 
@@ -46,12 +49,16 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
     public void OnGet(string? job, string? empty)
     {
         Job = arranging.Find(job) ?? (job is null && empty is null ? arranging.Last(Desk) : null);
+        Waiting = Job is { Ended: false } ? Job : null;
         Form =
             Job is not null ? ArrangeForm.From(Job.Key.Ask)
             : empty is not null && Desk.Lab.Host(new HostId(empty)) is not null ? new ArrangeForm(Empty: empty)
             : new ArrangeForm();
         Refusal ??= Job?.Trouble;
-        Show(null);
+        if (Waiting is null)
+        {
+            Show(null);
+        }
     }
 
     /// <summary>How far a search is, for the page that waits for it.</summary>
