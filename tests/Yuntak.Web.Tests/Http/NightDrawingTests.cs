@@ -25,7 +25,10 @@ public partial class NightDrawingTests(Site site) : IClassFixture<Site>
             var bar = run.QuerySelector(".night-bar")!;
             var times = Times().Match(run.QuerySelector("title")!.TextContent);
             times.Success.ShouldBeTrue(run.QuerySelector("title")!.TextContent);
-            var (starts, ends) = (zero + (hour * SinceNoon(times.Groups[1].Value)), zero + (hour * SinceNoon(times.Groups[2].Value)));
+            var (starts, ends) = (
+                zero + (hour * SinceNoon(times.Groups["from"].Value)),
+                zero + (hour * SinceNoon(times.Groups["to"].Value))
+            );
             // A piece of a run lies within it, the minutes are rounded, and what is too short to be seen is three wide.
             var minute = Math.Max(1, hour / 60) + 0.5;
             bar.At("x").ShouldBeGreaterThanOrEqualTo(starts - minute);
@@ -138,7 +141,7 @@ public partial class NightDrawingTests(Site site) : IClassFixture<Site>
 
     private static double SinceNoon(string time) => (TimeOnly.Parse(time, CultureInfo.InvariantCulture) - new TimeOnly(12, 0)).TotalHours;
 
-    [GeneratedRegex("([0-9]{2}:[0-9]{2}) to ([0-9]{2}:[0-9]{2})", RegexOptions.None, 1_000)]
+    [GeneratedRegex("(?<from>[0-9]{2}:[0-9]{2}) to (?<to>[0-9]{2}:[0-9]{2})", RegexOptions.None, 1_000)]
     private static partial Regex Times();
 
     [GeneratedRegex("[0-9.]+", RegexOptions.None, 1_000)]
