@@ -1,3 +1,4 @@
+using CsCheck;
 using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Keeping;
@@ -295,6 +296,46 @@ public class CopiesRunbookTests
             .With(KeepingEdits.Drill(planned with { On = Copied.Today, Worked = false, Note = "the key did not open it" }, planned.Key));
         lab.Drills.Single(d => d.Kind == DrillKind.House).On.ShouldBe(Copied.Today);
         lab.With(KeepingEdits.CameBack("house  2031-01-01", Copied.Today)).ShouldBe(lab, "there is no such drill");
+    }
+
+    /// <summary>Whatever is planned in whatever home: ticked in the order it is given, with times somebody measured, each step is done once, and then all of it stands.</summary>
+    [Fact]
+    public void Any_plan_of_copies_comes_to_its_end_with_what_was_learnt_on_the_way()
+    {
+        var (ticks, learnt) = (0, 0);
+        (from lab in Gens.AnyBuilt from seed in Gen.Int select (lab, seed)).Holds(
+            (lab, seed) =>
+            {
+                var random = new Random(seed);
+                var stands = Standing.Of(Standing.AllMarked(lab));
+                var draft = seed % 2 == 0 ? CopyGens.Kept(lab, random) : CopyGens.Carried(lab, random);
+                HashSet<string> ticked = [];
+                while (RunbookBuilder.Build(stands, draft) is var runbook && runbook.Steps.FirstOrDefault(runbook.CanTick) is { } next)
+                {
+                    ticked.Add(next.Id).ShouldBeTrue($"{next.What} was ticked already");
+                    double? took = random.Next(3) == 0 ? null : random.Next(1, 5_000);
+                    var learned = RunbookTick.Learned(stands, draft, next.Id, took, Copied.Today);
+                    stands = stands.With(RunbookTick.Off(draft, next.Id, took, Copied.Today));
+                    draft = learned is null ? draft : draft.With(learned);
+                    Interlocked.Add(ref learnt, learned is null ? 0 : 1);
+                }
+
+                RunbookBuilder.Build(stands, draft).Steps.Where(s => s.Act.CanBeDone).Select(s => s.What).ShouldBeEmpty();
+                foreach (var job in stands.Jobs)
+                {
+                    job.Rate.ShouldBe(draft.Jobs.Single(j => j.Name == job.Name).Rate, job.Name);
+                }
+
+                draft
+                    .Drills.Where(d => d.Worked == true && ticked.Count > 0 && (d.Guest is not { } id || stands.Guest(id) is not null))
+                    .Except(stands.Drills)
+                    .ShouldBeEmpty("what came back is known of what stands");
+                Interlocked.Add(ref ticks, ticked.Count);
+            },
+            iter: 150
+        );
+        ticks.ShouldBeGreaterThan(200);
+        learnt.ShouldBeGreaterThan(10);
     }
 
     private static Lab Onward(Func<OnwardCopy, OnwardCopy> change) =>

@@ -125,6 +125,63 @@ public partial class NightDrawingTests(Site site) : IClassFixture<Site>
         whole.QuerySelectorAll(".kept-place.missing").ShouldBeEmpty();
     }
 
+    /// <summary>12 TB over 1 Gbit/s are 28.1 hours (the handbook's value): begun on Sunday at one, it still runs when the next night begins, until five on Monday.</summary>
+    [Fact]
+    public async Task What_still_runs_from_the_night_before_is_drawn_and_told_and_cannot_be_moved()
+    {
+        const string old = """
+            yuntak: 1
+            name: an old store box
+            hosts:
+              - name: box
+                processor: { architecture: x86_64, cores: 4, threads: 8, virtualisation: true }
+                memory: 16 GiB
+                inside: { network: [{ name: eno1, speed: 1000, up: true }] }
+                disks:
+                  - { id: boot, name: sda, size: 240 GB, kind: sata-flash, mounted-at: [/] }
+                  - { id: slow, name: sdb, size: 20 TB, kind: spinning }
+                pools: [{ name: vault, layout: single, family: array, disks: [slow] }]
+              - name: older
+                processor: { architecture: x86_64, cores: 4, threads: 8, virtualisation: true }
+                memory: 8 GiB
+                inside: { network: [{ name: eno1, speed: 1000, up: true }] }
+                disks:
+                  - { id: o-boot, name: sda, size: 240 GB, kind: sata-flash, mounted-at: [/] }
+                  - { id: o-slow, name: sdb, size: 24 TB, kind: spinning }
+                pools: [{ name: shelf, layout: single, family: array, disks: [o-slow] }]
+            guests:
+              - { name: films, kind: machine, wants: [{ profile: media-library }], system-disk: 20 GB, bulk: 12 TB, on: { host: box, system-pool: vault, bulk-pool: vault } }
+            stores: [{ name: shelf, host: older, pool: shelf, stands: true }]
+            jobs: [{ name: weekly, store: shelf, times: sun 01:00, keep: last 1, takes: [{ guest: films }], stands: true }]
+            """;
+        await using var home = new Site { Demo = false };
+        await home.InitializeAsync();
+        var read = await home.Send(await home.Get("/Lab"), "textarea[name=text]", ("text", old), ("stands", "all"));
+        read.QuerySelector("#status .refusal")?.TextContent.ShouldBeNull();
+
+        var begun = await home.Get("/Keeping?night=2027-01-09");
+        var first = begun.QuerySelector(".night-list li")!.TextContent;
+        first.ShouldContain("01:00 to Mon 05:");
+        first.ShouldContain("after the house wakes");
+        begun.QuerySelectorAll(".night-list form[action*='handler=Move']").Length.ShouldBe(1);
+
+        var next = await home.Get("/Keeping?night=2027-01-10");
+        next.QuerySelector(".night-list li")!.TextContent.ShouldContain("Sun 01:00 to 05:");
+        next.QuerySelectorAll(".night-list form[action*='handler=Move']")
+            .ShouldBeEmpty("what began yesterday begins at no other time tonight");
+        var night = next.QuerySelector("#night .for-wide .night-chart")!;
+        night.QuerySelectorAll("[data-name]").ShouldBeEmpty();
+        var (noon, hour) = Hours(night);
+        foreach (var bar in night.QuerySelectorAll(".night-bar.copying"))
+        {
+            bar.At("x").ShouldBe(noon, 1, "it is on from noon");
+            ((bar.At("x") + bar.At("width") - noon) / hour).ShouldBeInRange(17.0, 17.3);
+        }
+
+        (await home.Get("/Keeping?night=2027-01-11")).QuerySelector("#night .night-bar").ShouldBeNull("on Monday it is through");
+        next.QuerySelector(".findings")!.TextContent.ShouldContain("as shelf keeps nothing once");
+    }
+
     /// <summary>Where noon is, and how wide an hour, from the hours that are written below.</summary>
     private static (double Noon, double Hour) Hours(IElement night)
     {

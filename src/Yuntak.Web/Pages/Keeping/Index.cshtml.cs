@@ -135,7 +135,7 @@ public sealed class IndexModel(DeskService desks, LabStore store) : KeepingPageM
                     j with
                     {
                         Keep = RetentionRule.Parse(keep).ToString(),
-                        School = ScheduleWords.Schools.TryRead(school, out var said) ? said : j.School,
+                        School = string.IsNullOrEmpty(school) ? j.School : ScheduleWords.Schools.Read(school, "how copies are counted"),
                         BackDays = Days(back, "how many days back") is > 0 and var b ? b : j.BackDays,
                         DailyDays = Days(daily, "for how many days every one") is > 0 and var d ? d : j.DailyDays,
                     }

@@ -198,13 +198,19 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
     private async Task<CommitResult> LearnAsync(Task<CommitResult> tick, Func<Edit?> learned)
     {
         var result = await tick;
-        if (result is CommitResult.Committed && learned() is { } edit)
+        if (result is not CommitResult.Committed || learned() is not { } edit)
+        {
+            return result;
+        }
+
+        try
         {
             // Whatever else was planned meanwhile, what was seen stays true.
-            while (
-                await Store.CommitAsync(Pointer.Draft, (await Store.HeadAsync(Pointer.Draft, HttpContext.RequestAborted)).Revision, edit)
-                is CommitResult.Stale
-            ) { }
+            while (await Store.CommitAsync(Pointer.Draft, (await Store.HeadAsync(Pointer.Draft)).Revision, edit) is CommitResult.Stale) { }
+        }
+        catch (Refused)
+        {
+            // What it was about is planned no longer: there is nothing left to learn it for, and the tick stands.
         }
 
         return result;
