@@ -21,7 +21,10 @@ public sealed record Night(DateOnly Day, double From, double To, double Wakes, I
     public IEnumerable<NightRun> Over(NightLine line) => Runs.Where(r => r.Work.Pieces.Any(p => p.Over.Any(u => u.Line == line)));
 
     /// <summary>What is not done when the house wakes, though it began before.</summary>
-    public IEnumerable<NightRun> Late => Runs.Where(r => r.Starts < Wakes && r.Ends > Wakes);
+    public IEnumerable<NightRun> Late => Runs.Where(IsLate);
+
+    /// <summary>Whether something goes on when the house wakes: on the morning of this night, or, begun before it, on one that is past.</summary>
+    public bool IsLate(NightRun run) => run.Starts < From || (run.Starts < Wakes && run.Ends > Wakes);
 
     /// <summary>Pairs that share a disk or a line at some moment.</summary>
     public IEnumerable<(NightRun A, NightRun B, NightLine Line)> Overlaps =>

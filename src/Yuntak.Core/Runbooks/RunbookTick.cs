@@ -16,45 +16,34 @@ public static class RunbookTick
     /// <param name="stepId">The step.</param>
     /// <param name="took">How many minutes it took; null when nobody measured.</param>
     /// <param name="today">The day; null for who has no clock.</param>
-    public static Edit Off(Lab draft, string stepId, double? took = null, DateOnly? today = null) =>
-        asBuilt => One(asBuilt, draft, stepId, took, today).Changed;
+    /// <param name="learned">Told, when applied, what the draft learns from it: how fast a job copies, that a drill brought back what it was to.</param>
+    public static Edit Off(Lab draft, string stepId, double? took = null, DateOnly? today = null, Action<Edit>? learned = null) =>
+        asBuilt =>
+        {
+            var (changed, learns) = One(asBuilt, draft, stepId, took, today);
+            if (learns is not null)
+            {
+                learned?.Invoke(learns);
+            }
 
-    /// <summary>The edit of the draft for what a step showed that is ticked off: how fast a job copies, that a drill brought back what it was to. Null where that is nothing.</summary>
-    /// <param name="asBuilt">What stood before the tick.</param>
-    /// <param name="draft">What is planned.</param>
-    /// <param name="stepId">The step.</param>
-    /// <param name="took">How many minutes it took; null when nobody measured.</param>
-    /// <param name="today">The day; null for who has no clock.</param>
-    public static Edit? Learned(Lab asBuilt, Lab draft, string stepId, double? took, DateOnly? today) =>
-        RunbookBuilder
-            .Build(asBuilt, draft)
-            .Steps.FirstOrDefault(s => s.Id == stepId)
-            ?.Act.Learns(
-                new Plan(RunbookBuilder.Settled(asBuilt, draft), draft),
-                took is { } minutes ? new Duration(minutes) : null,
-                today
-            );
-
-    /// <summary>The same for all of a piece of work that is ticked off at once.</summary>
-    /// <param name="asBuilt">What stood before the ticks.</param>
-    /// <param name="draft">What is planned.</param>
-    /// <param name="sectionKey">The piece of work.</param>
-    /// <param name="today">The day; null for who has no clock.</param>
-    public static Edit? LearnedOfAll(Lab asBuilt, Lab draft, string sectionKey, DateOnly? today)
-    {
-        var all = Walk(asBuilt, draft, sectionKey, today).Select(t => t.Learns).OfType<Edit>().ToList();
-        return all.Count == 0 ? null : lab => all.Skip(1).Aggregate(all[0](lab), (changed, edit) => edit(changed.Lab));
-    }
+            return changed;
+        };
 
     /// <summary>The edit of what stands for all that is left of one piece of work, step by step in its order, up to the first that has to wait for other work.</summary>
     /// <exception cref="Refused">When applied: the work is not in the runbook any more, or nothing of it can be ticked off now.</exception>
     /// <param name="draft">What is planned.</param>
     /// <param name="sectionKey">The piece of work.</param>
     /// <param name="today">The day; null for who has no clock.</param>
-    public static Edit OffAll(Lab draft, string sectionKey, DateOnly? today = null) =>
+    /// <param name="learned">Told, when applied, what the draft learns from it; once for each step that shows something.</param>
+    public static Edit OffAll(Lab draft, string sectionKey, DateOnly? today = null, Action<Edit>? learned = null) =>
         asBuilt =>
         {
             var ticks = Walk(asBuilt, draft, sectionKey, today).ToList();
+            foreach (var learns in ticks.Select(t => t.Learns).OfType<Edit>())
+            {
+                learned?.Invoke(learns);
+            }
+
             return ticks.Count > 0
                 ? new Changed(ticks[^1].Changed.Lab, $"{ticks[^1].Title}: {Numbers.Count(ticks.Count, "step")} at once")
                 : throw new Refused(

@@ -205,7 +205,7 @@ public class CopiesRunbookTests
         var step = Of(stands, With, "run-first-copy");
 
         // 530 GB in 200 minutes are 44.17 MB/s: less than half of what the line would carry.
-        var learned = RunbookTick.Learned(stands, With, step.Id, 200, Copied.Today)!(With);
+        var learned = Learned(stands, With, step.Id, 200, Copied.Today)!(With);
         learned.Lab.Jobs.Single().Rate!.Value.ShouldBe(530e3 / (200 * 60), 0.01);
         learned.Sentence.ShouldBe("job nightly copies 44.2 MB/s, as measured");
         var ticked = stands.With(RunbookTick.Off(With, step.Id, 200, Copied.Today));
@@ -226,7 +226,7 @@ public class CopiesRunbookTests
     public void Without_a_time_anybody_can_have_measured_nothing_is_learnt(double? minutes)
     {
         var stands = UpTo(Without, With, "run-first-copy");
-        RunbookTick.Learned(stands, With, Of(stands, With, "run-first-copy").Id, minutes, Copied.Today).ShouldBeNull();
+        Learned(stands, With, Of(stands, With, "run-first-copy").Id, minutes, Copied.Today).ShouldBeNull();
     }
 
     [Fact]
@@ -251,7 +251,7 @@ public class CopiesRunbookTests
         )
         {
             var step = Of(stands, draft, type);
-            var learned = RunbookTick.Learned(stands, draft, step.Id, minutes, done);
+            var learned = Learned(stands, draft, step.Id, minutes, done);
             stands = stands.With(RunbookTick.Off(draft, step.Id, minutes, done));
             draft = learned is null ? draft : draft.With(learned);
         }
@@ -273,7 +273,7 @@ public class CopiesRunbookTests
         var draft = With.With(KeepingEdits.Drill(new Drill(DrillKind.Guest, Copied.Today.AddDays(7), Copied.Cloud)));
         var key = RunbookBuilder.Build(With, draft).Sections.Single().Key;
         var stands = With.With(RunbookTick.OffAll(draft, key, Copied.Today));
-        var learned = RunbookTick.LearnedOfAll(With, draft, key, Copied.Today)!(draft).Lab;
+        var learned = LearnedOfAll(With, draft, key, Copied.Today)!(draft).Lab;
         learned.Drills.ShouldContain(new Drill(DrillKind.Guest, Copied.Today, Copied.Cloud, Worked: true));
         stands.Drills.ShouldBe(learned.Drills, ignoreOrder: true);
     }
@@ -314,7 +314,7 @@ public class CopiesRunbookTests
                 {
                     ticked.Add(next.Id).ShouldBeTrue($"{next.What} was ticked already");
                     double? took = random.Next(3) == 0 ? null : random.Next(1, 5_000);
-                    var learned = RunbookTick.Learned(stands, draft, next.Id, took, Copied.Today);
+                    var learned = Learned(stands, draft, next.Id, took, Copied.Today);
                     stands = stands.With(RunbookTick.Off(draft, next.Id, took, Copied.Today));
                     draft = learned is null ? draft : draft.With(learned);
                     Interlocked.Add(ref learnt, learned is null ? 0 : 1);
@@ -336,6 +336,21 @@ public class CopiesRunbookTests
         );
         ticks.ShouldBeGreaterThan(200);
         learnt.ShouldBeGreaterThan(10);
+    }
+
+    /// <summary>What the draft learns from a tick.</summary>
+    private static Edit? Learned(Lab stands, Lab draft, string step, double? took, DateOnly today)
+    {
+        Edit? learned = null;
+        RunbookTick.Off(draft, step, took, today, edit => learned = edit)(stands);
+        return learned;
+    }
+
+    private static Edit? LearnedOfAll(Lab stands, Lab draft, string section, DateOnly today)
+    {
+        Edit? learned = null;
+        RunbookTick.OffAll(draft, section, today, edit => learned = edit)(stands);
+        return learned;
     }
 
     private static Lab Onward(Func<OnwardCopy, OnwardCopy> change) =>

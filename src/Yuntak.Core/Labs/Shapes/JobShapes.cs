@@ -6,6 +6,10 @@ namespace Yuntak.Core.Labs;
 /// <summary>The shapes of a job and of what it takes.</summary>
 public static class JobShapes
 {
+    // What a measured rate can be, in MB/s; outside of it nobody measured anything.
+    internal const double LeastRate = 0.01;
+    internal const double MostRate = 100_000;
+
     /// <summary>One thing a job copies.</summary>
     public static readonly Shape<JobPart> Part = new(
         "part of a job",
@@ -190,7 +194,7 @@ public static class JobShapes
                 "rate",
                 nameof(Labs.CopyJob.Rate),
                 "copies, MB/s",
-                Codecs.Number(0.01, 100_000),
+                Codecs.Number(LeastRate, MostRate),
                 r => r.Rate,
                 (r, v) => r with { Rate = v }
             )

@@ -127,7 +127,7 @@ public static class StoreShapes
                 "writes",
                 nameof(Labs.Store.Writes),
                 "takes in, MB/s",
-                Codecs.Number(0.01, 100_000),
+                Codecs.Number(JobShapes.LeastRate, JobShapes.MostRate),
                 r => r.Writes,
                 (r, v) => r with { Writes = v }
             )
@@ -138,7 +138,7 @@ public static class StoreShapes
                 "reads",
                 nameof(Labs.Store.Reads),
                 "gives out, MB/s",
-                Codecs.Number(0.01, 100_000),
+                Codecs.Number(JobShapes.LeastRate, JobShapes.MostRate),
                 r => r.Reads,
                 (r, v) => r with { Reads = v }
             )

@@ -31,12 +31,10 @@ internal sealed record RunFirstCopy(string Job, Base.ValueList<string> Parts, Ho
 
         var bytes = House(plan).Jobs.FirstOrDefault(j => j.Job.Name == Job)?.BytesOf(Parts).Bytes ?? 0;
         var rate = bytes / 1e6 / (measured.Minutes * 60);
-        return double.IsFinite(rate) && rate is >= LeastRate and <= MostRate ? KeepingEdits.Measured(Job, Math.Round(rate, 2)) : null;
+        return double.IsFinite(rate) && rate is >= JobShapes.LeastRate and <= JobShapes.MostRate
+            ? KeepingEdits.Measured(Job, Math.Round(rate, 2))
+            : null;
     }
-
-    // What a field for a rate takes, in MB/s: outside of it nobody measured anything.
-    private const double LeastRate = 0.01;
-    private const double MostRate = 100_000;
 
     internal override (double Least, double Most) Spread => OfAmounts;
 

@@ -147,7 +147,7 @@ internal sealed class NightChart
     private XElement Drawn(NightLine line, (NightRun Run, double From, double To) bar, double y, double high)
     {
         var (x, end) = (X(bar.From), X(bar.To));
-        var late = (bar.Run.Starts < night.Wakes && bar.Run.Ends > night.Wakes) || bar.Run.Starts < night.From;
+        var late = night.IsLate(bar.Run);
         var kind = bar.Run.Work.Kind;
         var words = kind is NightKind.Copying ? bar.Run.Work.Name : KeepingWords.Kinds.Display(kind);
         var wide = Math.Max(3, end - x);

@@ -185,24 +185,24 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
     public Task<IActionResult> OnPostPhotoBackAsync(long photo) => KeepAsync(() => photos.PutBackAsync(photo, HttpContext.RequestAborted));
 
     public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string? took) =>
-        ChangeBuiltAsync(() =>
+        TickAsync(asBuilt, learned => RunbookTick.Off(Desk.Lab, step, Measured(took), clock.Today(), learned));
+
+    /// <summary>Ticks off; once that is kept, the draft takes over what was learnt by it, which what stands has already.</summary>
+    private Task<IActionResult> TickAsync(long asBuilt, Func<Action<Edit>, Edit> tick) =>
+        ChangeBuiltAsync(async () =>
         {
-            var (before, minutes, today) = (Desk.AsBuilt.Lab, Measured(took), clock.Today());
-            return LearnAsync(
-                Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.Off(Desk.Lab, step, minutes, today)),
-                () => RunbookTick.Learned(before, Desk.Lab, step, minutes, today)
-            );
+            List<Edit> learned = [];
+            var result = await Store.CommitAsync(Pointer.AsBuilt, asBuilt, tick(learned.Add));
+            foreach (var edit in result is CommitResult.Committed ? learned : [])
+            {
+                await LearnAsync(edit);
+            }
+
+            return result;
         });
 
-    /// <summary>Once a tick is kept, the draft takes over what was learnt by it: what stands has it already.</summary>
-    private async Task<CommitResult> LearnAsync(Task<CommitResult> tick, Func<Edit?> learned)
+    private async Task LearnAsync(Edit edit)
     {
-        var result = await tick;
-        if (result is not CommitResult.Committed || learned() is not { } edit)
-        {
-            return result;
-        }
-
         try
         {
             // Whatever else was planned meanwhile, what was seen stays true.
@@ -212,8 +212,6 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
         {
             // What it was about is planned no longer: there is nothing left to learn it for, and the tick stands.
         }
-
-        return result;
     }
 
     /// <summary>Minutes as somebody typed them; null for none.</summary>
@@ -243,14 +241,7 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
 
     /// <summary>Ticks off all that is left of one piece of work.</summary>
     public Task<IActionResult> OnPostTickAllAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
-        ChangeBuiltAsync(() =>
-        {
-            var (before, today) = (Desk.AsBuilt.Lab, clock.Today());
-            return LearnAsync(
-                Store.CommitAsync(Pointer.AsBuilt, asBuilt, RunbookTick.OffAll(Desk.Lab, section, today)),
-                () => RunbookTick.LearnedOfAll(before, Desk.Lab, section, today)
-            );
-        });
+        TickAsync(asBuilt, learned => RunbookTick.OffAll(Desk.Lab, section, clock.Today(), learned));
 
     public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
         ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));
