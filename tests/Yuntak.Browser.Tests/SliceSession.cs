@@ -11,11 +11,13 @@ internal sealed class SliceSession : IAsyncDisposable
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(40);
     private readonly RunningSite site;
     private readonly BrowserWindow browser;
+    private readonly bool host;
 
-    private SliceSession(RunningSite site, BrowserWindow browser)
+    private SliceSession(RunningSite site, BrowserWindow browser, bool host)
     {
         this.site = site;
         this.browser = browser;
+        this.host = host;
     }
 
     public WebDriver Driver => browser.Driver;
@@ -23,8 +25,11 @@ internal sealed class SliceSession : IAsyncDisposable
     public static async Task<SliceSession> OpenAsync(bool demo, int width = 1280, bool dark = false)
     {
         var started = await RunningSite.StartAsync(demo);
-        return new SliceSession(started, new BrowserWindow(width, width < 500 ? 844 : 800, dark));
+        return new SliceSession(started, new BrowserWindow(width, width < 500 ? 844 : 800, dark), host: true);
     }
+
+    /// <summary>Somebody else at the same site, with a browser of their own. Closes only that browser when done.</summary>
+    public SliceSession SomebodyElse() => new(site, new BrowserWindow(1280, 800, dark: false), host: false);
 
     /// <summary>Takes the line of the browser away, or brings it back.</summary>
     public void Line(bool away) => browser.Line(away);
@@ -147,7 +152,10 @@ internal sealed class SliceSession : IAsyncDisposable
     public async ValueTask DisposeAsync()
     {
         browser.Dispose();
-        await site.DisposeAsync();
+        if (host)
+        {
+            await site.DisposeAsync();
+        }
     }
 
     private T Until<T>(Func<IWebDriver, T?> look, string otherwise)

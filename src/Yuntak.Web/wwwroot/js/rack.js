@@ -76,7 +76,7 @@
         if (!runbook.querySelector(".runbook")) return say(`${count()} You are signed out: sign in again in another window, then send them.`);
         const form = formOf(runbook, step);
         if (!form) {
-          clashes.push(`${words}: no longer in the runbook.`);
+          clashes.push(`${words}: no longer in the runbook, since somebody has ticked it already or the plan has changed.`);
         } else if (form.querySelector(".tick-box").disabled) {
           clashes.push(`${words}: ${form.closest(".step").classList.contains("done") ? "somebody has ticked it already" : "it waits for a step before it"}.`);
         } else {
