@@ -52,6 +52,7 @@ public static class DataFolder
         services.AddSingleton<LabStore>();
         services.AddSingleton<ReadingStore>();
         services.AddSingleton<PhotoStore>();
+        services.AddSingleton<Ticking>();
         services.AddSingleton<Thinning>();
         return services;
     }

@@ -158,13 +158,17 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
             throw new Refused(redo ? "There is nothing to do again." : "There is nothing to take back.");
         }
 
+        // A copy is spoken of by what made the lab that it repeats.
+        var named = redo ? target : head;
+        var origin = named.CopyOf is { } of ? await RowAsync(db, of, cancel) ?? named : named;
         var row = NewRow(
             pointer,
             head.Number + 1,
             head.Id,
             cache.LabOf(target),
-            redo ? $"done again: {Bare(target.Sentence)}" : $"taken back: {Bare(head.Sentence)}"
+            $"{(redo ? "done again" : "taken back")}: {Bare(origin.Sentence)}"
         );
+        row.CopyOf = target.CopyOf ?? target.Id;
         // The copy takes the place of the revision it copies: it is undone to the same one, and remembers where it came from for redo.
         row.UndoTo = target.UndoTo;
         row.RedoTo = redo ? target.RedoTo : head.Id;
@@ -264,7 +268,7 @@ public sealed class LabStore(IDbContextFactory<YuntakDb> databases, TimeProvider
             Content = LabJson.Write(lab),
         };
 
-    /// <summary>The change itself, without the words for taking back and doing again piling up.</summary>
+    /// <summary>The change itself, without the words for taking back and doing again, which older copies have in the place of a name for what they repeat.</summary>
     private static string Bare(string sentence)
     {
         foreach (var prefix in new[] { "taken back: ", "done again: " })

@@ -24,6 +24,12 @@ public sealed class RevisionRow
     /// <summary>Where redo goes from here; null when there is nothing to redo.</summary>
     public long? RedoTo { get; set; }
 
+    /// <summary>The revision whose lab it repeats, where it was made by taking back or doing again; null for one with a lab of its own.</summary>
+    public long? CopyOf { get; set; }
+
+    /// <summary>The revision of the draft that took over what a tick taught; null for one that taught nothing.</summary>
+    public long? Learnt { get; set; }
+
     /// <summary>When it was made, in UTC.</summary>
     public DateTime At { get; set; }
 

@@ -114,7 +114,13 @@ namespace Yuntak.Data.Migrations
                         .IsRequired()
                         .HasColumnType("BLOB");
 
+                    b.Property<long?>("CopyOf")
+                        .HasColumnType("INTEGER");
+
                     b.Property<int>("LabId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("Learnt")
                         .HasColumnType("INTEGER");
 
                     b.Property<int>("Number")

@@ -70,3 +70,13 @@ VALUES ('20261127153249_Third', '10.0.13');
 
 COMMIT;
 
+BEGIN TRANSACTION;
+ALTER TABLE "revisions" ADD "CopyOf" INTEGER NULL;
+
+ALTER TABLE "revisions" ADD "Learnt" INTEGER NULL;
+
+INSERT INTO "__EFMigrationsHistory" ("MigrationId", "ProductVersion")
+VALUES ('20261128042424_Fourth', '10.0.13');
+
+COMMIT;
+

@@ -81,6 +81,21 @@ public sealed class LabStoreTests : IDisposable
     }
 
     [Fact]
+    public async Task Each_step_back_and_forth_names_the_change_it_is_about()
+    {
+        await Commit(Give(2));
+        await Commit(GuestEdits.Place(Notes, new HostId("wren")));
+        await Undo();
+        (await store.HeadAsync(Pointer.Draft)).Sentence.ShouldStartWith("taken back: notes moved");
+        await Undo();
+        (await store.HeadAsync(Pointer.Draft)).Sentence.ShouldStartWith("taken back: notes: memory");
+        await Redo();
+        (await store.HeadAsync(Pointer.Draft)).Sentence.ShouldStartWith("done again: notes: memory");
+        await Redo();
+        (await store.HeadAsync(Pointer.Draft)).Sentence.ShouldStartWith("done again: notes moved");
+    }
+
+    [Fact]
     public async Task A_change_based_on_an_old_revision_is_answered_with_both_and_nothing_is_lost()
     {
         var old = await store.HeadAsync(Pointer.Draft);

@@ -20,7 +20,8 @@ namespace Yuntak.Web.Pages.Runbook;
 
 /// <summary>The ordered steps; ticking them off makes them as built.</summary>
 [RequestSizeLimit(YuntakApp.LongestRequest)]
-public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore photos, TimeProvider clock) : LabPageModel(desks, store)
+public sealed class IndexModel(DeskService desks, LabStore store, Ticking ticking, PhotoStore photos, TimeProvider clock)
+    : LabPageModel(desks, store)
 {
     private const int MostDone = 15;
     private const int MostSections = 16;
@@ -185,34 +186,9 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
     public Task<IActionResult> OnPostPhotoBackAsync(long photo) => KeepAsync(() => photos.PutBackAsync(photo, HttpContext.RequestAborted));
 
     public Task<IActionResult> OnPostTickAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string? took) =>
-        TickAsync(asBuilt, learned => RunbookTick.Off(Desk.Lab, step, Measured(took), clock.Today(), learned));
-
-    /// <summary>Ticks off; once that is kept, the draft takes over what was learnt by it, which what stands has already.</summary>
-    private Task<IActionResult> TickAsync(long asBuilt, Func<Action<Edit>, Edit> tick) =>
-        ChangeBuiltAsync(async () =>
-        {
-            List<Edit> learned = [];
-            var result = await Store.CommitAsync(Pointer.AsBuilt, asBuilt, tick(learned.Add));
-            foreach (var edit in result is CommitResult.Committed ? learned : [])
-            {
-                await LearnAsync(edit);
-            }
-
-            return result;
-        });
-
-    private async Task LearnAsync(Edit edit)
-    {
-        try
-        {
-            // Whatever else was planned meanwhile, what was seen stays true.
-            while (await Store.CommitAsync(Pointer.Draft, (await Store.HeadAsync(Pointer.Draft)).Revision, edit) is CommitResult.Stale) { }
-        }
-        catch (Refused)
-        {
-            // What it was about is planned no longer: there is nothing left to learn it for, and the tick stands.
-        }
-    }
+        ChangeBuiltAsync(() =>
+            ticking.OffAsync(asBuilt, learned => RunbookTick.Off(Desk.Lab, step, Measured(took), clock.Today(), learned))
+        );
 
     /// <summary>Minutes as somebody typed them; null for none.</summary>
     private static double? Measured(string? took) =>
@@ -241,10 +217,10 @@ public sealed class IndexModel(DeskService desks, LabStore store, PhotoStore pho
 
     /// <summary>Ticks off all that is left of one piece of work.</summary>
     public Task<IActionResult> OnPostTickAllAsync(string section, [FromForm(Name = "as-built")] long asBuilt) =>
-        TickAsync(asBuilt, learned => RunbookTick.OffAll(Desk.Lab, section, clock.Today(), learned));
+        ChangeBuiltAsync(() => ticking.OffAsync(asBuilt, learned => RunbookTick.OffAll(Desk.Lab, section, clock.Today(), learned)));
 
     public Task<IActionResult> OnPostUntickAsync([FromForm(Name = "as-built")] long asBuilt) =>
-        ChangeBuiltAsync(() => Store.UndoAsync(Pointer.AsBuilt, asBuilt));
+        ChangeBuiltAsync(() => ticking.BackAsync(asBuilt));
 
     /// <summary>The app stack a section builds, if it builds one.</summary>
     public Guest? ComposeOf(RunbookSection section) =>
