@@ -44,18 +44,22 @@ public static class FolderEdits
                 lab with
                 {
                     Folders = lab.Folders.Change(f => f.Name == name, _ => after),
+                    Jobs = KeepingEdits.Renamed(lab.Jobs, name, after.Name),
                 },
                 $"the folder {after.Name} changed"
             );
         };
 
-    /// <summary>Takes a folder out; its files stay where they are.</summary>
+    /// <summary>Takes a folder out, also of the job that copied it; its files stay where they are.</summary>
     /// <exception cref="Refused">When applied: there is none of that name.</exception>
     public static Edit Remove(string name) =>
         lab =>
         {
             var before = Existing(lab, name);
-            return new Changed(lab with { Folders = lab.Folders.Without(f => f == before) }, $"the folder {name} is no longer shared");
+            return new Changed(
+                KeepingEdits.Without(lab with { Folders = lab.Folders.Without(f => f == before) }),
+                $"the folder {name} is no longer shared"
+            );
         };
 
     private static SharedFolder Existing(Lab lab, string name) =>

@@ -269,6 +269,15 @@ public static class KeepingEdits
         };
     }
 
+    /// <summary>Jobs that copy a folder under its new name.</summary>
+    internal static ValueList<CopyJob> Renamed(ValueList<CopyJob> jobs, string folder, string to) =>
+        folder == to
+            ? jobs
+            : jobs.Change(
+                j => j.Takes.Any(p => p.Folder == folder),
+                j => j with { Takes = j.Takes.Change(p => p.Folder == folder, p => p with { Folder = to }) }
+            );
+
     private static Changed Checked(Lab after, string words)
     {
         Problem.Refuse(KeepingChecks.Problems(after));

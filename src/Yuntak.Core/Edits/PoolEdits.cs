@@ -10,7 +10,7 @@ namespace Yuntak.Core.Edits;
 /// <summary>Changes to the pools of a host.</summary>
 public static class PoolEdits
 {
-    /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests follow.</summary>
+    /// <summary>Changes a pool: its layout, its disks, what is known of it. Its name may change; guests, shared folders, shares and stores in it follow.</summary>
     /// <param name="id">The host.</param>
     /// <param name="name">The pool's name now.</param>
     /// <param name="change">The change.</param>
@@ -42,6 +42,16 @@ public static class PoolEdits
                 string? Renamed(string? pool) => pool == name ? after.Name : pool;
                 changed = changed with
                 {
+                    Hosts = changed.Hosts.Change(
+                        h => h.Id == id,
+                        h => h with { Pools = h.Pools.Change(p => p.Serves == name, p => p with { Serves = after.Name }) }
+                    ),
+                    Folders = changed.Folders.Change(f => f.Host == id && f.Pool == name, f => f with { Pool = after.Name }),
+                    Stores = changed.Stores.Change(s => s.Host == id && s.Pool == name, s => s with { Pool = after.Name }),
+                    Shares = changed.Shares.Change(
+                        s => s.From.Host == id && host.PoolAt(s.From.Path)?.Name == name,
+                        s => s with { From = s.From with { Path = Host.PlaceOf(after) + s.From.Path[Host.PlaceOf(before).Length..] } }
+                    ),
                     Guests = changed.Guests.Change(
                         g => g.Placement?.Host == id,
                         g => g with { Placement = new Placement(id, Renamed(g.Placement!.SystemPool), Renamed(g.Placement.BulkPool)) }

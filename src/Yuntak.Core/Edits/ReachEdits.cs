@@ -95,7 +95,7 @@ public static class ReachEdits
             );
         };
 
-    /// <summary>Adds a box, or changes the one of that name.</summary>
+    /// <summary>Adds a box, or changes the one of that name; what it shares and keeps follows a new name.</summary>
     public static Edit Box(Box box, string? was = null) =>
         lab =>
         {
@@ -109,6 +109,7 @@ public static class ReachEdits
                 {
                     Boxes = lab.Boxes.Change(b => b.Name == was, _ => named),
                     Shares = lab.Shares.Change(s => s.From.Box == was, s => s with { From = s.From with { Box = named.Name } }),
+                    Stores = lab.Stores.Change(s => s.Box == was, s => s with { Box = named.Name }),
                 };
             return WireEdits.Checked(lab, with, $"box {named.Name} {(was is null ? "added" : "changed")}");
         };
@@ -170,7 +171,7 @@ public static class ReachEdits
             );
         };
 
-    /// <summary>Changes a share; who mounts it follows a new name.</summary>
+    /// <summary>Changes a share; who mounts it, and the job that copies it, follow a new name.</summary>
     public static Edit ChangeShare(string name, Func<NetworkShare, NetworkShare> change) =>
         lab =>
         {
@@ -184,6 +185,7 @@ public static class ReachEdits
                         g => after.Name != name && g.Mounts.Any(m => m.Share == name),
                         g => g with { Mounts = g.Mounts.Change(m => m.Share == name, m => m with { Share = after.Name }) }
                     ),
+                    Jobs = KeepingEdits.Renamed(lab.Jobs, name, after.Name),
                 },
                 $"share {name} changed"
             );

@@ -136,12 +136,12 @@ public static class WireEdits
                 && (s.From.Box is not { } b || lab.Boxes.Any(k => k.Name == b))
             ),
         ];
-        lab = KeepingEdits.Without(PlaceEdits.Without(lab, guests));
+        // What is shared no longer is copied no longer.
+        lab = KeepingEdits.Without(PlaceEdits.Without(lab with { Shares = shares }, guests));
         var shared = shares.Select(s => s.Name).ToHashSet(StringComparer.Ordinal);
         ValueList<Leg> Kept(ValueList<Leg> legs) => [.. legs.Where(l => networks.Contains(l.Network))];
         return lab with
         {
-            Shares = shares,
             Forwards = [.. lab.Forwards.Where(f => guests.Contains(f.To) && (f.Through is not { } t || guests.Contains(t)))],
             Sites = lab.Sites.Change(s => s.Tunnel is { } t && !guests.Contains(t), s => s with { Tunnel = null }),
             Guests = lab.Guests.Change(

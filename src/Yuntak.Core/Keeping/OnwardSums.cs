@@ -59,9 +59,11 @@ public sealed class OnwardSums
 
     /// <summary>How long the first copy takes on a disk that is carried there: onto the disk, the way, and off it.</summary>
     public Duration FirstCarried =>
-        Duration.Of(First, Math.Min(KeepingRules.CarriedRate, From?.MostOut ?? double.PositiveInfinity))
-        + Duration.FromHours(KeepingRules.CarryHours)
-        + Duration.Of(First, Math.Min(KeepingRules.CarriedRate, To?.MostIn ?? double.PositiveInfinity));
+        Duration.Of(First, OntoDisk) + Duration.FromHours(KeepingRules.CarryHours) + Duration.Of(First, OffDisk);
+
+    private double OntoDisk => Math.Min(KeepingRules.CarriedRate, From?.MostOut ?? double.PositiveInfinity);
+
+    private double OffDisk => Math.Min(KeepingRules.CarriedRate, To?.MostIn ?? double.PositiveInfinity);
 
     /// <summary>From how much on carrying is quicker than the line; null where the line is always quicker.</summary>
     public ByteSize? BreakEven
@@ -69,7 +71,7 @@ public sealed class OnwardSums
         get
         {
             var line = new NightPiece(1, Over, Most).Alone;
-            var gained = (1 / line) - (2 / KeepingRules.CarriedRate);
+            var gained = (1 / line) - (1 / OntoDisk) - (1 / OffDisk);
             return gained > 0 ? ByteSize.Rounded(KeepingRules.CarryHours * 3600 / gained) : null;
         }
     }

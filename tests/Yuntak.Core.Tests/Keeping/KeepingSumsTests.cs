@@ -159,6 +159,20 @@ public class KeepingSumsTests
         (even / line).ShouldBe((2 * even / 100e6) + (KeepingRules.CarryHours * 3600), 1);
     }
 
+    [Fact]
+    public void Carrying_breaks_even_where_both_take_the_same_also_with_stores_that_are_slower_than_the_disk()
+    {
+        var onward = Copied
+            .Sound()
+            .With(KeepingEdits.ChangeStore("vault", s => s with { Reads = 60 }))
+            .With(KeepingEdits.ChangeStore("boathouse", s => s with { Writes = 40 }))
+            .Keeping()
+            .Onward.Single();
+        var even = onward.BreakEven!.Value.Bytes;
+        (even / (100e6 / 8 * 1460 / 1538)).ShouldBe((even / 60e6) + (even / 40e6) + (KeepingRules.CarryHours * 3600), 1);
+        onward.FirstCarried.Minutes.ShouldBe((530e9 / 60e6 / 60) + (530e9 / 40e6 / 60) + (KeepingRules.CarryHours * 60), 0.01);
+    }
+
     /// <summary>From the vault to the boathouse each night, and from there to the mill on Sundays: what arrives is the same, a week of it at once.</summary>
     [Fact]
     public void What_was_carried_on_can_be_carried_on_once_more()

@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
@@ -52,7 +53,8 @@ public sealed class OutsideModel(DeskService desks, LabStore store) : LabPageMod
         ChangeAsync(
             lab =>
             {
-                var proxy = Proxy?.Guest.Id;
+                // Without one the guest itself would stand open to everybody.
+                var proxy = Proxy?.Guest.Id ?? throw new Refused("No reverse proxy is on a host any more. Nothing was opened.");
                 return ReachEdits.Open(
                     new Forward(
                         Web,
@@ -69,5 +71,12 @@ public sealed class OutsideModel(DeskService desks, LabStore store) : LabPageMod
 
     /// <summary>Opens the port of a tunnel.</summary>
     public Task<IActionResult> OnPostTunnelAsync(int port) =>
-        ChangeAsync(lab => ReachEdits.Open(new Forward(port, Tunnel!.Guest.Id, Protocol: WireProtocol.Udp))(lab), "/Wires/Outside");
+        ChangeAsync(
+            lab =>
+            {
+                var tunnel = Tunnel?.Guest.Id ?? throw new Refused("No tunnel is on a host any more. Nothing was opened.");
+                return ReachEdits.Open(new Forward(port, tunnel, Protocol: WireProtocol.Udp))(lab);
+            },
+            "/Wires/Outside"
+        );
 }
