@@ -1,3 +1,4 @@
+using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Simulation;
@@ -6,7 +7,7 @@ namespace Yuntak.Core.Simulation;
 internal static class HouseWords
 {
     /// <summary>Every host, pool, guest, bridge, share and way in, a line for each thing that is said of it.</summary>
-    public static IEnumerable<string> Lines(SimHouse house)
+    private static IEnumerable<string> Lines(SimHouse house)
     {
         foreach (var host in house.Hosts)
         {
@@ -30,18 +31,13 @@ internal static class HouseWords
             yield return $"{name}: disk {figures.SystemDisk} in {figures.SystemPool}, bulk {figures.Bulk} in {figures.BulkPool}";
             yield return $"{name}: volumes in {guest.System?.Pool} and {guest.Bulk?.Pool}";
             yield return $"{name}: {string.Join(" | ", figures.Wires)}";
-            yield return $"{name}: devices {string.Join(" ", guest.Devices.Order(StringComparer.Ordinal))}";
+            yield return $"{name}: devices {(guest.Devices.IsEmpty ? "none" : string.Join(" ", guest.Devices.Order(StringComparer.Ordinal)))}";
             yield return $"{name}: {guest.State}{(guest.MediumIn ? ", medium in" : "")}{(guest.Settled.Contains("service") ? "" : ", no service")}";
         }
 
         foreach (var share in house.Shares.Values)
         {
             yield return $"share {share.Name} of {share.From.Path}";
-        }
-
-        foreach (var (what, how) in house.Kept)
-        {
-            yield return $"{what}: {how}";
         }
 
         foreach (var way in house.Ways)
@@ -54,10 +50,51 @@ internal static class HouseWords
     public static IReadOnlyList<string> Differences(SimHouse there, SimHouse should)
     {
         var (is_, wanted) = (Lines(there).ToHashSet(StringComparer.Ordinal), Lines(should).ToHashSet(StringComparer.Ordinal));
+        var kept = KeptDifferences(there.Kept, should.Kept).ToList();
         return
         [
-            .. is_.Except(wanted).Order(StringComparer.Ordinal).Select(l => $"is: {l}"),
-            .. wanted.Except(is_).Order(StringComparer.Ordinal).Select(l => $"should be: {l}"),
+            .. is_.Except(wanted).Concat(kept.Select(k => k.Is).OfType<string>()).Order(StringComparer.Ordinal).Select(l => $"is: {l}"),
+            .. wanted
+                .Except(is_)
+                .Concat(kept.Select(k => k.ShouldBe).OfType<string>())
+                .Order(StringComparer.Ordinal)
+                .Select(l => $"should be: {l}"),
         ];
     }
+
+    /// <summary>Stores, jobs and onward copies that are not alike: of one that is in both only what differs.</summary>
+    private static IEnumerable<(string? Is, string? ShouldBe)> KeptDifferences(
+        IReadOnlyDictionary<string, string> there,
+        IReadOnlyDictionary<string, string> should
+    )
+    {
+        foreach (var what in there.Keys.Union(should.Keys).Where(w => there.GetValueOrDefault(w) != should.GetValueOrDefault(w)))
+        {
+            var (is_, wanted) = (Read(there, what), Read(should, what));
+            var differ = is_ is null || wanted is null ? null : Members(is_, wanted);
+            yield return (Line(what, is_, differ), Line(what, wanted, differ));
+        }
+
+        static JsonObject? Read(IReadOnlyDictionary<string, string> kept, string what) =>
+            kept.TryGetValue(what, out var how) ? (JsonObject)JsonNode.Parse(how)! : null;
+
+        static List<string> Members(JsonObject a, JsonObject b) =>
+            [.. a.Select(m => m.Key).Union(b.Select(m => m.Key)).Where(m => !JsonNode.DeepEquals(a[m], b[m]))];
+
+        static string? Line(string what, JsonObject? how, List<string>? only) =>
+            how is null
+                ? null
+                : $"{what}: {string.Join(", ", how.Where(m => m.Key != "name" && (only?.Contains(m.Key) ?? true)).Select(m => $"{m.Key} {Words(m.Value)}").DefaultIfEmpty("nothing of that"))}";
+    }
+
+    /// <summary>A value in words: «hearth, strongroom without system and bulk».</summary>
+    private static string Words(JsonNode? value, string between = ", ") =>
+        value switch
+        {
+            JsonArray all => all.Count == 0 ? "nothing" : string.Join(between, all.Select(v => Words(v, between))),
+            JsonObject one => string.Join(" ", one.Select((m, n) => $"{(n == 0 ? "" : m.Key + " ")}{Words(m.Value, " and ")}")),
+            JsonValue v when v.TryGetValue<bool>(out var yes) => yes ? "yes" : "no",
+            null => "none",
+            _ => value.ToString(),
+        };
 }

@@ -33,8 +33,9 @@ public class FollowingTests
         renamed.Folders.Single(f => f.Name == "films").Pool.ShouldBe("cinder");
         renamed.Stores.Single(s => s.Name == "near").Pool.ShouldBe("cinder");
         renamed.Keeping().Store("near")!.IsThere.ShouldBeTrue();
-        (renamed.Keeping().Jobs.Single(j => j.Job.Name == "folders").First, renamed.Keeping().InNoJob.Count())
-            .ShouldBe((House.Keeping().Jobs.Single(j => j.Job.Name == "folders").First, House.Keeping().InNoJob.Count()));
+        (renamed.Keeping().Jobs.Single(j => j.Job.Name == "folders").First, renamed.Keeping().InNoJob.Count()).ShouldBe(
+            (House.Keeping().Jobs.Single(j => j.Job.Name == "folders").First, House.Keeping().InNoJob.Count())
+        );
         var shared = House.With(ReachEdits.Share(new NetworkShare("scans", new ShareEnd(Host: Kiln, Path: "/ember/scans"))));
         shared.With(PoolEdits.Change(Kiln, "ember", p => p with { Name = "cinder" })).Shares[^1].From.Path.ShouldBe("/cinder/scans");
         // The pool of that name on another host is another pool.
@@ -88,11 +89,7 @@ public class FollowingTests
 
     [Fact]
     public void Whatever_is_changed_nothing_is_left_that_names_what_is_not_there() =>
-        (
-            from lab in Gens.AnyLab
-            from seeds in Gen.Int.Array[4, 12]
-            select (lab, seeds)
-        ).Holds(
+        (from lab in Gens.AnyLab from seeds in Gen.Int.Array[4, 12] select (lab, seeds)).Holds(
             (lab, seeds) =>
             {
                 foreach (var seed in seeds)
@@ -128,7 +125,10 @@ public class FollowingTests
             8 when Of(lab.Folders) is { } folder => FolderEdits.Remove(folder.Name),
             9 when Of(lab.Networks) is { } network => WireEdits.RemoveNetwork(network.Name),
             10 when Of(lab.Stores) is { } store => KeepingEdits.RemoveStore(store.Name),
-            11 when lab.AllFolders.Count > 0 && Of(lab.Jobs) is { } job => KeepingEdits.Take(job.Name, new JobPart(Folder: Of(lab.AllFolders)!.Name)),
+            11 when lab.AllFolders.Count > 0 && Of(lab.Jobs) is { } job => KeepingEdits.Take(
+                job.Name,
+                new JobPart(Folder: Of(lab.AllFolders)!.Name)
+            ),
             12 => WireGens.Any(lab, random),
             _ => CopyGens.Any(lab, random),
         };

@@ -82,6 +82,28 @@ public class KeepingCommandTests
         answer.GetProperty("volumesTwice").GetArrayLength().ShouldBe(0);
     }
 
+    /// <summary>Over a line of 40 Mbit/s, or on a disk that takes in 100 MB/s and is carried in two hours.</summary>
+    [Fact]
+    public void An_onward_copy_is_answered_over_the_line_and_carried()
+    {
+        var far = Lab.Replace(
+            "stores:\n",
+            "stores:\n  - { name: far, place: boathouse, line: 40, room: 20 TB }\n",
+            StringComparison.Ordinal
+        );
+        var onward = Run(far + "\nonward:\n  - { from: vault, to: far, times: \"00:15\" }\n", "--night", "2027-01-15")
+            .GetProperty("onward")[0];
+        const double line = 40e6 / 8 * 1460 / 1538;
+        (onward.GetProperty("from").GetString(), onward.GetProperty("to").GetString()).ShouldBe(("vault", "far"));
+        onward.GetProperty("bytesFirst").GetInt64().ShouldBe(12_020_000_000_000);
+        ((double)onward.GetProperty("bytesEach").GetInt64()).ShouldBe(100e9, 2);
+        onward.GetProperty("firstOverLineMinutes").GetDouble().ShouldBe(12.02e12 / line / 60, 1);
+        onward.GetProperty("firstCarriedMinutes").GetDouble().ShouldBe((2 * 12.02e12 / 100e6 / 60) + 120, 1);
+        onward.GetProperty("eachMinutes").GetDouble().ShouldBe(100e9 / line / 60, 1);
+        var even = onward.GetProperty("breakEvenBytes").GetInt64();
+        (even / line).ShouldBe((2 * even / 100e6) + 7200, 1);
+    }
+
     [Fact]
     public void A_night_in_which_the_clock_is_put_forward_is_an_hour_shorter()
     {

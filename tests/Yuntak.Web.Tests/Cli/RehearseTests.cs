@@ -40,6 +40,28 @@ public sealed class RehearseTests
     }
 
     [Fact]
+    public void In_words_it_says_each_step_who_is_away_and_what_strikes()
+    {
+        var (ended, said, _) = CommandLine.Run(null, ["rehearse", .. Home, "--fault", "only-suspended@3.1"]);
+        ended.ShouldBe(1);
+        var lines = said.Split('\n', StringSplitOptions.RemoveEmptyEntries);
+        lines[0].ShouldStartWith("Does not reach the draft: 37 steps");
+        lines.Count(l => l.Contains(" min  ", StringComparison.Ordinal)).ShouldBe(37);
+        lines.ShouldContain(l => l.StartsWith("Away: lantern for 13", StringComparison.Ordinal));
+        lines.Count(l => l.StartsWith("Least memory free on ", StringComparison.Ordinal)).ShouldBe(3);
+        lines.ShouldContain(l => l.StartsWith("only-suspended at 3.1, ", StringComparison.Ordinal) && l.Contains("It would cost: "));
+        // Of a job that is not as planned only what differs, in words.
+        lines.ShouldContain(
+            "Not as planned: should be: job nightly: takes hearth, pressbook without bulk, glazelog, signpost, bootpost, gatehouse, "
+                + "owlwatch without bulk, kiln, strongroom without system and bulk, wren"
+        );
+        said.ShouldNotContain("{");
+        CommandLine
+            .Run(null, "rehearse", CommandLine.Demo("saltmarsh-as-built.yaml"), "--from", CommandLine.Demo("saltmarsh-as-built.yaml"))
+            .Said.ShouldBe("Nothing to rehearse: what stands is what is planned.\n");
+    }
+
+    [Fact]
     public void A_fault_strikes_where_it_is_told_to_or_at_the_worst()
     {
         JsonElement Fault(string at) =>

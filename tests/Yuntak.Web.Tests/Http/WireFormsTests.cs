@@ -87,7 +87,13 @@ public sealed class WireFormsTests : IAsyncLifetime
         Said(page).ShouldBe("wren answers on 8443/tcp, 9443/tcp", "the one it has stays");
         var less = await site.Send(page, "button[aria-label='Not any more: 9443']");
         Said(less).ShouldBe("wren answers on 8443/tcp");
-        var bridge = await site.Send(less, "form[action$=Bridge]:has([name=carries])", ("name", "br9"), ("carries", "cameras"), ("aware", "true"));
+        var bridge = await site.Send(
+            less,
+            "form[action$=Bridge]:has([name=carries])",
+            ("name", "br9"),
+            ("carries", "cameras"),
+            ("aware", "true")
+        );
         bridge.QuerySelector("#panel")!.TextContent.ShouldContain("br9");
         (await site.Send(bridge, "button[aria-label='Take out br9']")).QuerySelector("#panel")!.TextContent.ShouldNotContain("br9");
     }
@@ -115,7 +121,12 @@ public sealed class WireFormsTests : IAsyncLifetime
     {
         foreach (var profile in new[] { "remote-access", "reverse-proxy" })
         {
-            var asked = await site.Send(await site.Get($"/Wants/Guest?profile={profile}"), "#want-form", ("name", profile), ("profile", profile));
+            var asked = await site.Send(
+                await site.Get($"/Wants/Guest?profile={profile}"),
+                "#want-form",
+                ("name", profile),
+                ("profile", profile)
+            );
             await site.Send(await site.Get($"/Bench?guest={profile}"), "#place-wren");
             asked.QuerySelector(".refusal").ShouldBeNull();
         }

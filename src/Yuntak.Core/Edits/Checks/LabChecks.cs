@@ -43,7 +43,11 @@ public static class LabChecks
 
         var same = before.Guests.ToHashSet<Guest>(ReferenceEqualityComparer.Instance);
         return TwiceAmongGuests(after)
-            .Concat(KeepingChecks.Same(before, after) && before.Folders == after.Folders && before.Guests.Count <= after.Guests.Count ? [] : KeepingChecks.Problems(after))
+            .Concat(
+                KeepingChecks.Same(before, after) && before.Folders == after.Folders && before.Guests.Count <= after.Guests.Count
+                    ? []
+                    : KeepingChecks.Problems(after)
+            )
             .Concat(after.Guests.Where(g => !same.Contains(g) || g.RunsIn is not null).SelectMany(g => GuestChecks.Problems(after, g)));
     }
 
