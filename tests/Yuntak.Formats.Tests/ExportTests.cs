@@ -76,6 +76,36 @@ public class ExportTests
         text.ShouldContain("/srv/$$HOME");
     }
 
+    [Theory]
+    [Reference("Debian, base-passwd: group.master, as installed here; «render» has no number of its own and is handed out")]
+    [InlineData(DeviceNeed.VideoEncoder, "0000:00:02.0", "/dev/dri/renderD128", "render", "video")]
+    [InlineData(DeviceNeed.AiAccelerator, "0000:04:00.0", "/dev/accel/accel0", "render")]
+    [InlineData(DeviceNeed.AiAccelerator, "1-3", "/dev/bus/usb", "plugdev")]
+    [InlineData(DeviceNeed.RadioStick, "3-2", "/dev/ttyUSB0", "dialout")]
+    [InlineData(DeviceNeed.SerialAdapter, "3-1", "/dev/ttyUSB0", "dialout")]
+    [InlineData(DeviceNeed.Sound, "0000:00:1f.3", "/dev/snd", "audio")]
+    [InlineData(DeviceNeed.Other, "3-4", "${ROOM_DEVICE}")]
+    public void A_shared_device_comes_with_its_node_and_the_group_that_may_open_it(
+        DeviceNeed need,
+        string device,
+        string node,
+        params string[] groups
+    )
+    {
+        var known = File.ReadLines("/usr/share/base-passwd/group.master").Select(l => l.Split(':')).ToDictionary(l => l[0], l => l[2]);
+        var guest = Small.Guest("room", "file-cloud", GuestKind.AppStack) with { Claims = [new DeviceClaim(need, ClaimWay.Node, device)] };
+        var service = JsonNode.Parse(Json(ComposeFile.Of(guest, ProfileBook.Standard)))!["services"]!["room"]!;
+        service["devices"]!.AsArray().Select(d => d!.GetValue<string>()).ShouldContain(d => d.EndsWith($":{node}"));
+        var numbers = (service["group_add"]?.AsArray() ?? []).Select(g => g!.GetValue<string>()).ToList();
+        numbers.Count.ShouldBe(groups.Length);
+        foreach (var (group, number) in groups.Zip(numbers))
+        {
+            number.ShouldStartWith(
+                $"${{ROOM_{group.ToUpperInvariant()}_GROUP:{(known.TryGetValue(group, out var usual) ? $"-{usual}}}" : "?look up")}"
+            );
+        }
+    }
+
     [Fact]
     public void Only_app_stacks_go_into_a_Compose_file_and_each_once()
     {

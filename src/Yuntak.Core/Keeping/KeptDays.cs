@@ -11,28 +11,35 @@ public static class KeptDays
     /// <param name="school">How its counts go together.</param>
     /// <param name="from">The day of the first copy.</param>
     /// <param name="until">The last day.</param>
+    /// <param name="shown">The first day whose copies are asked for; all when left out.</param>
     public static IEnumerable<(DateOnly Day, IReadOnlyList<DateTime> Left)> Of(
         CopyTimes times,
         RetentionRule? rule,
         RetentionSchool school,
         DateOnly from,
-        DateOnly until
+        DateOnly until,
+        DateOnly? shown = null
     )
     {
+        var overlapping = rule is not null && school == RetentionSchool.Overlapping ? new OverlappingThinning(rule) : null;
         List<DateTime> left = [];
         var coming = times.Between(from, until).GroupBy(DateOnly.FromDateTime).ToDictionary(g => g.Key, g => g.ToList());
         for (var day = from; day <= until; day = day.AddDays(1))
         {
-            if (coming.TryGetValue(day, out var fresh))
+            if (coming.TryGetValue(day, out var fresh) && overlapping is not null)
+            {
+                fresh.ForEach(overlapping.Comes);
+            }
+            else if (fresh is not null)
             {
                 left.AddRange(fresh);
-                if (rule is not null)
-                {
-                    left = [.. Retention.Left(rule, school, left).Select(c => c.At).Reverse()];
-                }
+                left = rule is null ? left : [.. Retention.Left(rule, school, left).Select(c => c.At).Reverse()];
             }
 
-            yield return (day, [.. Enumerable.Reverse(left)]);
+            if (day >= (shown ?? from))
+            {
+                yield return (day, overlapping?.Left() ?? [.. Enumerable.Reverse(left)]);
+            }
         }
     }
 
@@ -79,7 +86,18 @@ public static class KeptDays
 
     /// <summary>The copies that are left on a day, where copies were taken since a day.</summary>
     public static IReadOnlyList<DateTime> On(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly from, DateOnly until) =>
-        Of(times, rule, school, from, until).Select(d => d.Left).LastOrDefault() ?? [];
+        // Where the stacked school keeps very many, they are thinned once, at the end: night by night it leaves as many, of other days.
+        rule is not null
+        && school == RetentionSchool.Stacked
+        && Effort(rule, from, until) > MostEffort
+            ? [.. Retention.Left(rule, school, times.Between(from, until)).Select(c => c.At)]
+            : Of(times, rule, school, from, until, until).Select(d => d.Left).LastOrDefault() ?? [];
+
+    /// <summary>How many copies are looked at to follow a rule night by night.</summary>
+    private static long Effort(RetentionRule rule, DateOnly from, DateOnly until) =>
+        ((long)rule.Last + rule.Hourly + rule.Daily + rule.Weekly + rule.Monthly + rule.Yearly) * (until.DayNumber - from.DayNumber);
+
+    private const long MostEffort = 400_000;
 
     /// <summary>The newest copy from before something happened: what a file that was deleted then comes back from; null when none is left.</summary>
     public static DateTime? Before(IReadOnlyList<DateTime> left, DateTime happened) =>

@@ -6,7 +6,11 @@ namespace Yuntak.Core.Keeping;
 public static class RetentionWish
 {
     private const int DaysAWeek = 7;
-    private const int MostMonths = 240;
+    private const int MonthsTried = 12;
+
+    /// <summary>Who wants to go back further does not want a copy of each month any more.</summary>
+    private const int LongestByMonths = 5 * 365;
+
     private const int LongestByWeeks = 45;
     private const int MostKnown = 2_000;
 
@@ -22,7 +26,7 @@ public static class RetentionWish
 
     /// <summary>
     /// The shortest rule that on every day of a year lets one go back as far as wished, with a copy of every day for as long as wished: days first, then weeks up to a month,
-    /// then months.
+    /// then months, and years where it is more than five of them.
     /// </summary>
     /// <param name="times">When copies are taken.</param>
     /// <param name="school">How the counts of the rule go together.</param>
@@ -41,9 +45,11 @@ public static class RetentionWish
         [
             .. backDays <= dailyDays ? [new RetentionRule(Daily: daily)] : Array.Empty<RetentionRule>(),
             .. backDays <= LongestByWeeks ? Enumerable.Range(2, 8).Select(weeks => new RetentionRule(Daily: daily, Weekly: weeks)) : [],
-            .. Enumerable
-                .Range(Math.Max(1, backDays / 31), MostMonths)
-                .Select(months => new RetentionRule(Daily: daily, Weekly: 4, Monthly: months)),
+            .. backDays <= LongestByMonths
+                ? Enumerable
+                    .Range(Math.Max(1, backDays / 31), MonthsTried)
+                    .Select(months => new RetentionRule(Daily: daily, Weekly: 4, Monthly: months))
+                : [],
         ];
         foreach (var rule in tries)
         {
@@ -54,7 +60,8 @@ public static class RetentionWish
             }
         }
 
-        return new RetentionRule(Daily: daily, Weekly: 4, Yearly: (backDays / 365) + 2);
+        // On New Year's Day the newest year has one day, and the oldest that is left only its last.
+        return new RetentionRule(Daily: daily, Weekly: 4, Monthly: 12, Yearly: ((backDays + 363) / 365) + 2);
     }
 
     /// <summary>What a rule leaves on its worst day of a year: how many days back the oldest copy is, and for how many days there is one of every day on which one is taken.</summary>
@@ -78,13 +85,14 @@ public static class RetentionWish
             return (int.MaxValue, rule.Daily);
         }
 
+        var year = Last.AddDays(1 - StoreRoom.Days);
         var from = DateOnly.FromDayNumber(
             Math.Max(KeptDays.Settled(times, rule, Last).DayNumber - StoreRoom.Days, Last.DayNumber - MostDays)
         );
         var (back, daily) = (int.MaxValue, int.MaxValue);
-        foreach (var (day, left) in KeptDays.Of(times, rule, school, from, Last))
+        foreach (var (day, left) in KeptDays.Of(times, rule, school, from, Last, year))
         {
-            if (day <= Last.AddDays(-StoreRoom.Days) || left.Count == 0)
+            if (left.Count == 0)
             {
                 continue;
             }

@@ -1,3 +1,4 @@
+using System.Collections.Immutable;
 using System.Text.Json.Nodes;
 using Yuntak.Core.Labs;
 
@@ -64,8 +65,8 @@ internal static class HouseWords
 
     /// <summary>Stores, jobs and onward copies that are not alike: of one that is in both only what differs.</summary>
     private static IEnumerable<(string? Is, string? ShouldBe)> KeptDifferences(
-        IReadOnlyDictionary<string, string> there,
-        IReadOnlyDictionary<string, string> should
+        ImmutableDictionary<string, string> there,
+        ImmutableDictionary<string, string> should
     )
     {
         foreach (var what in there.Keys.Union(should.Keys).Where(w => there.GetValueOrDefault(w) != should.GetValueOrDefault(w)))
@@ -75,7 +76,7 @@ internal static class HouseWords
             yield return (Line(what, is_, differ), Line(what, wanted, differ));
         }
 
-        static JsonObject? Read(IReadOnlyDictionary<string, string> kept, string what) =>
+        static JsonObject? Read(ImmutableDictionary<string, string> kept, string what) =>
             kept.TryGetValue(what, out var how) ? (JsonObject)JsonNode.Parse(how)! : null;
 
         static List<string> Members(JsonObject a, JsonObject b) =>
