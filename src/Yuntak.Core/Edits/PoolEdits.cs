@@ -50,7 +50,7 @@ public static class PoolEdits
                     Stores = changed.Stores.Change(s => s.Host == id && s.Pool == name, s => s with { Pool = after.Name }),
                     Shares = changed.Shares.Change(
                         s => s.From.Host == id && host.PoolAt(s.From.Path)?.Name == name,
-                        s => s with { From = s.From with { Path = Host.PlaceOf(after) + s.From.Path[Host.PlaceOf(before).Length..] } }
+                        s => s with { From = s.From with { Path = Below(after) + s.From.Path[Below(before).Length..] } }
                     ),
                     Guests = changed.Guests.Change(
                         g => g.Placement?.Host == id,
@@ -61,6 +61,8 @@ public static class PoolEdits
 
             return new Changed(changed, $"{host.Name}: {Words(before, after)}");
         };
+
+    private static string Below(Pool pool) => Host.PlaceOf(pool).TrimEnd('/');
 
     /// <summary>Moves a disk into a pool, or out of the one it is in when none is named. What the layout cannot do without it is refused.</summary>
     public static Edit MoveDisk(HostId id, string disk, string? pool) =>

@@ -86,7 +86,7 @@ public static class KeptDays
 
     /// <summary>The copies that are left on a day, where copies were taken since a day.</summary>
     public static IReadOnlyList<DateTime> On(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly from, DateOnly until) =>
-        // Where the stacked school keeps very many, they are thinned once, at the end: night by night it leaves as many, of other days.
+        // Where the stacked school keeps very many, they are thinned once, at the end; night by night it would leave other days of a month or a year.
         rule is not null
         && school == RetentionSchool.Stacked
         && Effort(rule, from, until) > MostEffort

@@ -38,6 +38,12 @@ public class FollowingTests
         );
         var shared = House.With(ReachEdits.Share(new NetworkShare("scans", new ShareEnd(Host: Kiln, Path: "/ember/scans"))));
         shared.With(PoolEdits.Change(Kiln, "ember", p => p with { Name = "cinder" })).Shares[^1].From.Path.ShouldBe("/cinder/scans");
+        // A pool that is mounted elsewhere stays mounted there, whatever it is called.
+        var elsewhere = shared
+            .With(PoolEdits.Change(Kiln, "ember", p => p with { MountedAt = "/srv/" }))
+            .With(ReachEdits.Share(new NetworkShare("all", new ShareEnd(Host: Kiln, Path: "/srv"))))
+            .With(PoolEdits.Change(Kiln, "ember", p => p with { Name = "cinder" }));
+        elsewhere.Shares[^1].From.Path.ShouldBe("/srv");
         // The pool of that name on another host is another pool.
         var other = House.With(PoolEdits.Change(new HostId("wren"), "ember", p => p with { Name = "cinder" }));
         other.Stores.ShouldBe(House.Stores);
