@@ -39,7 +39,6 @@ public static class PoolEdits
             var changed = lab.WithHost(id, h => h with { Pools = h.Pools.Change(p => p.Name == name, _ => after) });
             if (after.Name != name)
             {
-                string? Renamed(string? pool) => pool == name ? after.Name : pool;
                 changed = changed with
                 {
                     Hosts = changed.Hosts.Change(
@@ -52,15 +51,22 @@ public static class PoolEdits
                         s => s.From.Host == id && host.PoolAt(s.From.Path)?.Name == name,
                         s => s with { From = s.From with { Path = Below(after) + s.From.Path[Below(before).Length..] } }
                     ),
-                    Guests = changed.Guests.Change(
-                        g => g.Placement?.Host == id,
-                        g => g with { Placement = new Placement(id, Renamed(g.Placement!.SystemPool), Renamed(g.Placement.BulkPool)) }
-                    ),
+                    Guests = Renamed(changed.Guests, id, name, after.Name),
                 };
             }
 
             return new Changed(changed, $"{host.Name}: {Words(before, after)}");
         };
+
+    /// <summary>Guests that follow a pool of their host to its new name.</summary>
+    internal static ValueList<Guest> Renamed(ValueList<Guest> guests, HostId host, string pool, string to)
+    {
+        string? Follow(string? at) => at == pool ? to : at;
+        return guests.Change(
+            g => g.Placement?.Host == host,
+            g => g with { Placement = new Placement(host, Follow(g.Placement!.SystemPool), Follow(g.Placement.BulkPool)) }
+        );
+    }
 
     private static string Below(Pool pool) => Host.PlaceOf(pool).TrimEnd('/');
 

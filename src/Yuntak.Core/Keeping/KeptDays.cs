@@ -94,8 +94,7 @@ public static class KeptDays
             : Of(times, rule, school, from, until, until).Select(d => d.Left).LastOrDefault() ?? [];
 
     /// <summary>How many copies are looked at to follow a rule night by night.</summary>
-    private static long Effort(RetentionRule rule, DateOnly from, DateOnly until) =>
-        ((long)rule.Last + rule.Hourly + rule.Daily + rule.Weekly + rule.Monthly + rule.Yearly) * (until.DayNumber - from.DayNumber);
+    private static long Effort(RetentionRule rule, DateOnly from, DateOnly until) => rule.AtMost * (until.DayNumber - from.DayNumber);
 
     private const long MostEffort = 400_000;
 

@@ -80,7 +80,7 @@ public static class RetentionWish
 
     private static (int Back, int Daily) Follow(CopyTimes times, RetentionRule rule, RetentionSchool school)
     {
-        if ((long)rule.Last + rule.Hourly + rule.Daily + rule.Weekly + rule.Monthly + rule.Yearly > MostFollowed)
+        if (rule.AtMost > MostFollowed)
         {
             return (int.MaxValue, rule.Daily);
         }

@@ -28,6 +28,9 @@ public sealed record RetentionRule(int Last = 0, int Hourly = 0, int Daily = 0, 
             RetentionPeriod.Yearly => Yearly,
         };
 
+    /// <summary>How many copies are kept at the most: where no copy is the newest of two periods.</summary>
+    internal long AtMost => (long)Last + Hourly + Daily + Weekly + Monthly + Yearly;
+
     /// <summary>Reads <c>daily 7, weekly 4, monthly 6</c> or <c>last 4</c>; each period once, in any order.</summary>
     /// <param name="text">The text.</param>
     /// <exception cref="Refused">It cannot be read, or would keep nothing.</exception>

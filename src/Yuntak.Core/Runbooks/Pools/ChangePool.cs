@@ -1,4 +1,5 @@
 using Yuntak.Core.Base;
+using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Simulation;
@@ -179,17 +180,6 @@ internal sealed record ChangePool(Host On, Host Stands, PoolChange Change) : Poo
     private (HostId Host, string Pool)? Place(Plan plan) => Spare.For(plan, On.Id, Before, Content(plan));
 
     /// <summary>Guests follow a pool that is called otherwise.</summary>
-    private Lab WithName(Lab lab, string before, string after)
-    {
-        string? Renamed(string? pool) => pool == before ? after : pool;
-        return before == after
-            ? lab
-            : lab with
-            {
-                Guests = lab.Guests.Change(
-                    g => g.Placement?.Host == On.Id,
-                    g => g with { Placement = new Placement(On.Id, Renamed(g.Placement!.SystemPool), Renamed(g.Placement.BulkPool)) }
-                ),
-            };
-    }
+    private Lab WithName(Lab lab, string before, string after) =>
+        before == after ? lab : lab with { Guests = PoolEdits.Renamed(lab.Guests, On.Id, before, after) };
 }
