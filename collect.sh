@@ -5,24 +5,32 @@
 #   sh collect.sh > kiln.txt            all of it, to give to Yuntak
 #   sudo sh collect.sh > kiln.txt       with disk health and memory modules
 #   sh collect.sh --speed > kiln.txt    with the speed of a core: three seconds or so of work on one core
-#   sh collect.sh --mask > kiln.txt     serial numbers and the world-wide names made from them replaced; the same one always by the same word
+#   sh collect.sh --mask > kiln.txt     serial numbers, world-wide names, addresses and the names of this and other machines replaced; the same one always by the same word
+#   sh collect.sh --wake > kiln.txt     also asks disks that sleep, which wakes them
+#
+# Only tools in the system's own folders are run, whatever PATH says, and none for longer than a minute.
 #
 # Speeds of disks and links are not taken here, since measuring is work for the host. Append what fio --output-format=json or iperf3 -J printed, if you ran them.
 set -u
 LC_ALL=C
 export LC_ALL
-PATH=$PATH:/usr/sbin:/sbin:/usr/local/sbin
+# Run as root, a tool that happens to lie in the caller's own folders must not be run in place of the system's.
+PATH=/usr/sbin:/usr/bin:/sbin:/bin:/usr/local/sbin:/usr/local/bin
+export PATH
+seconds_at_most=60
 
 usage() {
-  echo "sh collect.sh [--mask] [--speed]    prints what is in this host; --mask replaces serial numbers, --speed tries a core" >&2
+  echo "sh collect.sh [--mask] [--speed] [--wake]    prints what is in this host; --mask replaces what names it, --speed tries a core, --wake asks sleeping disks too" >&2
 }
 
 mask=no
 speed=no
+wake=no
 for option in "$@"; do
   case $option in
     --mask) mask=yes ;;
     --speed) speed=yes ;;
+    --wake) wake=yes ;;
     -h | --help) usage; exit 0 ;;
     *) usage; exit 2 ;;
   esac
@@ -33,10 +41,19 @@ not_run() { printf '# not run: %s\n' "$*"; }
 have() { command -v "$1" >/dev/null 2>&1; }
 is_root() { [ "$(id -u)" = 0 ]; }
 
+# Runs a tool, for so long at most: a share whose server is gone may keep one waiting for ever.
+limited() {
+  if have timeout; then
+    timeout -k 2 "$seconds_at_most" "$@" 2>/dev/null </dev/null
+  else
+    "$@" 2>/dev/null </dev/null
+  fi
+}
+
 # Runs a tool when it is there. What it complains about is passed over, but for a tool that answers nothing.
 run() {
   if have "$1"; then
-    "$@" 2>/dev/null || not_run "$* ended with $?"
+    limited "$@" || not_run "$* ended with $?"
   else
     not_run "$1 is not installed"
   fi
@@ -72,15 +89,23 @@ health() {
   if ! is_root; then not_run "smartctl needs root"; return; fi
   whole_disks | while read -r disk; do
     # Its exit status is a set of flags about the disk, not about the run.
-    smartctl -j -a "$disk" 2>/dev/null
+    if [ "$wake" = yes ]; then
+      limited smartctl -j -a "$disk"
+    else
+      said=$(limited smartctl -n standby -j -a "$disk")
+      case $said in
+        *STANDBY* | *"SLEEP mode"*) not_run "smartctl $disk: the disk sleeps; --wake asks it all the same" ;;
+        *) printf '%s\n' "$said" ;;
+      esac
+    fi
   done
 }
 
 battery() {
   if have upsc; then
-    upsc -l 2>/dev/null | while read -r name; do upsc "$name" 2>/dev/null; done
+    limited upsc -l | while read -r name; do limited upsc "$name"; done
   elif have apcaccess; then
-    apcaccess 2>/dev/null
+    limited apcaccess
   else
     not_run "no battery backup's daemon is installed"
   fi
@@ -127,7 +152,7 @@ collect() {
 
   part memory "/proc/meminfo, lsmem -J -b"
   if [ -r /proc/meminfo ]; then cat /proc/meminfo; fi
-  have lsmem && lsmem -J -b 2>/dev/null
+  have lsmem && limited lsmem -J -b
 
   part memory-slots "dmidecode -t memory -t slot"
   if is_root; then run dmidecode -t memory -t slot; else not_run "dmidecode needs root"; fi
@@ -135,9 +160,9 @@ collect() {
   part disks "lsblk -J -b -o ..."
   if have lsblk; then
     # Older versions know fewer columns and refuse the whole list for one they do not know.
-    lsblk -J -b -o NAME,PATH,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINTS,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM,HOTPLUG 2>/dev/null ||
-      lsblk -J -b -o NAME,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINT,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM 2>/dev/null ||
-      lsblk -J -b 2>/dev/null || not_run "lsblk ended with $?"
+    limited lsblk -J -b -o NAME,PATH,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINTS,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM,HOTPLUG ||
+      limited lsblk -J -b -o NAME,TYPE,SIZE,ROTA,TRAN,MODEL,SERIAL,WWN,MOUNTPOINT,FSTYPE,LABEL,UUID,PKNAME,LOG-SEC,PHY-SEC,RM ||
+      limited lsblk -J -b || not_run "lsblk ended with $?"
   else
     not_run "lsblk is not installed"
   fi
@@ -145,7 +170,8 @@ collect() {
 
   part mounts "findmnt -J -b"
   if have findmnt; then
-    findmnt -J -b -o TARGET,SOURCE,FSTYPE,OPTIONS,SIZE,USED,UUID 2>/dev/null || findmnt -J -b 2>/dev/null || findmnt -J 2>/dev/null
+    # Without sizes nothing is asked of a server that may be gone.
+    limited findmnt -J -b -o TARGET,SOURCE,FSTYPE,OPTIONS,SIZE,USED,UUID || limited findmnt -J -o TARGET,SOURCE,FSTYPE,OPTIONS,UUID || limited findmnt -J
   else
     not_run "findmnt is not installed"
   fi
@@ -153,8 +179,8 @@ collect() {
   part arrays "/proc/mdstat, pvs, lvs"
   if [ -r /proc/mdstat ]; then cat /proc/mdstat; fi
   if have pvs && is_root; then
-    pvs --reportformat json 2>/dev/null
-    lvs --reportformat json -o lv_name,vg_name,lv_size,segtype 2>/dev/null
+    limited pvs --reportformat json
+    limited lvs --reportformat json -o lv_name,vg_name,lv_size,segtype
   fi
 
   part cards "lspci -Dvmmnnk"
@@ -172,7 +198,7 @@ collect() {
   values /sys/bus/pci/devices/*/reset_method
 
   part USB "lsusb -t, lsusb, /sys/bus/usb/devices"
-  if have lsusb; then lsusb -t 2>/dev/null; lsusb 2>/dev/null; fi
+  if have lsusb; then limited lsusb -t; limited lsusb; fi
   links /sys/bus/usb/devices/*
   for device in /sys/bus/usb/devices/*; do
     values "$device/idVendor" "$device/idProduct" "$device/product" "$device/busnum" "$device/devnum" "$device/maxchild" "$device/speed"
@@ -180,9 +206,9 @@ collect() {
 
   part network "ip -j -d link, ip -j addr, ip -j route, /sys/class/net"
   if have ip; then
-    ip -j -d link 2>/dev/null && echo
-    ip -j addr 2>/dev/null && echo
-    ip -j route 2>/dev/null && echo
+    limited ip -j -d link && echo
+    limited ip -j addr && echo
+    limited ip -j route && echo
   else
     not_run "ip is not installed"
   fi
@@ -213,14 +239,46 @@ collect() {
   echo "=== yuntak end ==="
 }
 
-# Replaces every serial number, and every world-wide name, by a word made from it, so that the same disk is the same disk in every part and next time.
+# Replaces every serial number, world-wide name, address and machine's name by a word made from it, so that the same disk is the same disk in every part and next
+# time, and two addresses of one network are of one network still.
 masked() {
-  awk '
-    BEGIN { for (i = 0; i < 256; i++) code[sprintf("%c", i)] = i }
-    function word(text,    i, h) {
+  awk -v own="$(uname -n)" '
+    BEGIN {
+      for (i = 0; i < 256; i++) code[sprintf("%c", i)] = i
+      hex = "[0-9a-fA-F][0-9a-fA-F]"
+      mac = hex ":" hex ":" hex ":" hex ":" hex ":" hex
+      short = own
+      sub(/\..*/, "", short)
+    }
+    function sum(text,    i, h) {
       h = 5381
       for (i = 1; i <= length(text); i++) h = (h * 33 + code[substr(text, i, 1)]) % 4294967296
-      return sprintf("masked-%08x", h)
+      return h
+    }
+    function word(text) { return sprintf("masked-%08x", sum(text)) }
+    function four(text,    part, h) {
+      split(text, part, ".")
+      if (part[1] == 127 || part[1] == 0 || part[1] == 255) return text
+      h = sum(part[1] "." part[2] "." part[3])
+      return sprintf("10.%d.%d.%d", int(h / 256) % 256, h % 256, part[4])
+    }
+    function six(text,    rest) {
+      rest = ""
+      if (match(text, /[%\/].*$/)) { rest = substr(text, RSTART); text = substr(text, 1, RSTART - 1) }
+      if (text == "::" || text == "::1" || text !~ /:.*:/ || text ~ ("^" mac "$")) return text rest
+      return (tolower(text) ~ /^fe80/ ? "fe80::" : "fd00::") sprintf("%x:%x", int(sum(text) / 65536), sum(text) % 65536) rest
+    }
+    # A name as a word of its own, unless it is what a value is called.
+    function named(text, name,    done, at, before, after) {
+      done = ""
+      while (length(name) > 1 && (at = index(text, name)) > 0) {
+        before = at > 1 ? substr(text, at - 1, 1) : " "
+        after = substr(text, at + length(name), 2)
+        done = done substr(text, 1, at - 1)
+        done = done (before ~ /[A-Za-z0-9]/ || after ~ /^[A-Za-z0-9]/ || (before == "\"" && after == "\":") ? name : word(name))
+        text = substr(text, at + length(name))
+      }
+      return done text
     }
     /"wwn"[ \t]*:[ \t]*\{/ || /"eui64"[ \t]*:[ \t]*\{/ { inside = 1 }
     inside && /"(oui|id|ext_id)"[ \t]*:/ { sub(/:[ \t]*[0-9]+/, ": 0") }
@@ -238,15 +296,49 @@ masked() {
         rest = substr(rest, RSTART + RLENGTH)
       }
       line = done rest
-      if (match(line, /^[ \t]*(Serial Number|Asset Tag|SERIALNO|ups\.serial|device\.serial|battery\.serial)[ \t]*:[ \t]*/)) {
+      if (match(line, /^[ \t]*(Serial Number|Asset Tag|SERIALNO|HOSTNAME|ups\.serial|device\.serial|battery\.serial)[ \t]*:[ \t]*/)) {
         line = substr(line, 1, RLENGTH) word(substr(line, RLENGTH + 1))
       }
-      print line
+      # Where something is mounted from: //server/share and server:/folder.
+      if (match(line, /"source"[ \t]*:[ \t]*"(\/\/[^\/"]+|[^\/":]+:\/)/)) {
+        found = substr(line, RSTART, RLENGTH)
+        value = found
+        sub(/^"source"[ \t]*:[ \t]*"(\/\/)?/, "", value)
+        sub(/:\/$/, "", value)
+        if (value !~ /^[0-9.]+$/) {
+          at = RSTART + index(found, value) - 1
+          line = substr(line, 1, at - 1) word(value) substr(line, at + length(value))
+        }
+      }
+      rest = line
+      line = ""
+      while (match(rest, mac)) {
+        value = substr(rest, RSTART, RLENGTH)
+        found = sum(tolower(value))
+        line = line substr(rest, 1, RSTART - 1) (value ~ /^(00:00:00:00:00:00|[fF][fF]:[fF][fF]:[fF][fF]:[fF][fF]:[fF][fF]:[fF][fF])$/ ? value : sprintf("02:00:%02x:%02x:%02x:%02x", int(found / 16777216), int(found / 65536) % 256, int(found / 256) % 256, found % 256))
+        rest = substr(rest, RSTART + RLENGTH)
+      }
+      rest = line rest
+      line = ""
+      while (match(rest, /[0-9]+\.[0-9]+\.[0-9]+\.[0-9]+/)) {
+        line = line substr(rest, 1, RSTART - 1) four(substr(rest, RSTART, RLENGTH))
+        rest = substr(rest, RSTART + RLENGTH)
+      }
+      rest = line rest
+      line = ""
+      while (match(rest, /"(local|broadcast|dst|gateway|prefsrc|via|address6)"[ \t]*:[ \t]*"[0-9a-fA-F:]*:[^"]*"|\[[0-9a-fA-F:]*:[^]]*\]/)) {
+        found = substr(rest, RSTART, RLENGTH)
+        start = substr(found, 1, 1) == "[" ? 2 : match(found, /"[^"]*"$/) + 1
+        line = line substr(rest, 1, index(rest, found) - 1) substr(found, 1, start - 1) six(substr(found, start, length(found) - start)) substr(found, length(found))
+        rest = substr(rest, index(rest, found) + length(found))
+      }
+      line = named(line rest, own)
+      print short == own ? line : named(line, short)
     }'
 }
 
 if [ "$mask" = yes ]; then
-  if ! have awk; then echo "awk is not installed, so serial numbers cannot be masked; nothing was printed." >&2; exit 1; fi
+  if ! have awk; then echo "awk is not installed, so nothing can be masked; nothing was printed." >&2; exit 1; fi
   collect | masked
 else
   collect

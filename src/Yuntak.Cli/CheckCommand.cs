@@ -15,6 +15,7 @@ internal static class CheckCommand
     public static Command Make()
     {
         var lab = Shared.LabArgument();
+        var from = Shared.From();
         var json = Shared.Json();
         var command = new Command(
             "check",
@@ -22,20 +23,21 @@ internal static class CheckCommand
         )
         {
             lab,
+            from,
             json,
         };
-        command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(json)));
+        command.SetAction(parsed => Run(parsed.GetValue(lab)!, parsed.GetValue(from), parsed.GetValue(json)));
         return command;
     }
 
-    private static int Run(string path, bool json)
+    private static int Run(string path, string? from, bool json)
     {
-        if (Shared.ReadLab(path, json) is not { } lab)
+        if (Shared.ReadPair(path, from, json) is not var (stands, lab))
         {
             return Shared.CouldNotRead;
         }
 
-        var assessment = Assessment.Of(lab, DateOnly.FromDateTime(DateTime.Now));
+        var assessment = Assessment.Of(lab, DateOnly.FromDateTime(DateTime.Now)).From(stands);
         if (json)
         {
             Console.WriteLine(JsonAnswers.Check(assessment));

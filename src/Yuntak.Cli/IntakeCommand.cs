@@ -128,9 +128,13 @@ internal static class IntakeCommand
 
         var update = HostUpdate.Of(Assessment.Of(lab), known, reading);
         var read = KitEdits.Accept(known.Id, reading)(lab).Lab;
-        var more = known.Stands ? TakeOverEdits.NewPools(read.Host(known.Id)!) : [];
+        // What its own tools found on it is there, whatever was planned for it.
+        var more = stands ? TakeOverEdits.NewPools(read.Host(known.Id)!) : [];
         return (
-            read.WithHost(known.Id, h => h with { Pools = [.. h.Pools, .. more.Select(p => p with { Stands = true })] }),
+            read.WithHost(
+                known.Id,
+                h => h with { Stands = h.Stands || more.Count > 0, Pools = [.. h.Pools, .. more.Select(p => p with { Stands = true })] }
+            ),
             [
                 .. update.Changes.Select(c => c.Text),
                 .. update.Effects,

@@ -29,6 +29,8 @@ public sealed class PhotoStore(IDbContextFactory<YuntakDb> databases, TimeProvid
 
         var type = ImageType.Of(content) ?? throw new Refused("That is no PNG, JPEG or WebP image. Nothing was kept.");
         await using var db = await databases.CreateDbContextAsync(cancel);
+        // Counted and kept in one go: of several at once none is one too many.
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var kept = db.Photos.Where(p => p.Gone == null);
         if (await kept.CountAsync(p => p.Step == step, cancel) >= MostOfStep)
         {
@@ -51,6 +53,7 @@ public sealed class PhotoStore(IDbContextFactory<YuntakDb> databases, TimeProvid
             }
         );
         await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
     }
 
     /// <summary>The photos that are kept and the one that can be put back, in the order they came.</summary>

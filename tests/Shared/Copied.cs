@@ -77,6 +77,7 @@ internal static class Copied
                             new JobPart(Cloud),
                             new JobPart(new GuestId("strongroom"), Without: [VolumePart.System, VolumePart.Bulk], Why: "set up anew"),
                         ],
+                        Mode: CopyMode.Dump,
                         Keep: "daily 7, weekly 4, monthly 6",
                         SilentDays: 3
                     )

@@ -62,9 +62,17 @@ internal static class Small
         lab.With(GuestEdits.Add(guest with { Placement = null }))
             .With(GuestEdits.Place(new GuestId(Names.Slug(guest.Name)), new HostId(host)));
 
-    /// <summary>The findings of one rule.</summary>
-    public static IReadOnlyList<Finding> Findings(this Lab lab, string rule) =>
-        [.. Assessment.Of(lab, Copied.Today).Findings.Where(f => f.Rule.Id == rule)];
+    /// <summary>The findings of one rule; of those about the way to the plan, from what the lab marks as standing.</summary>
+    public static IReadOnlyList<Finding> Findings(this Lab lab, string rule)
+    {
+        var plain = Assessment.Of(lab, Copied.Today);
+        return
+        [
+            .. (rule.StartsWith("runbook.", StringComparison.Ordinal) ? plain.From(Core.Runbooks.Standing.Of(lab)) : plain).Findings.Where(f =>
+                f.Rule.Id == rule
+            ),
+        ];
+    }
 
     /// <summary>The one finding of a rule.</summary>
     public static Finding Finding(this Lab lab, string rule) => lab.Findings(rule).Single();

@@ -158,9 +158,13 @@ public sealed class WireFileTests : IDisposable
         {
             var lab = Home("a");
             var mounted = lab.With(ReachEdits.Mount(lab.Guests[0].Id, new ShareMount(lab.Shares[0].Name, path, MountBy.Guest)));
-            var unit = MountLines.Units(Wires(mounted), mounted.Guests[0]).Single();
-            unit.Name.ShouldBe(Run("systemd-escape", "--path", "--suffix=mount", path).Said.Trim());
-            unit.Text.Split('\n').ShouldContain($"Where={path}");
+            var units = MountLines.Units(Wires(mounted), mounted.Guests[0]);
+            units
+                .Select(u => u.Name)
+                .ShouldBe(new[] { "mount", "automount" }.Select(s => Run("systemd-escape", "--path", $"--suffix={s}", path).Said.Trim()));
+            units.ShouldAllBe(u => u.Text.Split('\n').Contains($"Where={path}"));
+            // As the lines of fstab do, it waits for its first use: only the automount is started with the machine.
+            units.Single(u => u.Text.Contains("[Install]", StringComparison.Ordinal)).Name.ShouldEndWith(".automount");
         }
     }
 

@@ -33,14 +33,14 @@ internal static class ChangeWords
         {
             return new(
                 $"memory: {wanted} wanted, {Or(free, free.ToString())} to be had on {host}",
-                $"+{seat.Room.MemoryFor(short_)} memory on {host}"
+                $"+{seat.Room.MemoryFor(short_).ToStringUp()} memory on {host}"
             );
         }
 
         var pool = seat.Room.Pools[limit.At].Pool.Name;
         return new(
             $"disk: {wanted.ToDecimalString()} wanted, {Or(free, free.ToDecimalString())} to be had in {pool} on {host}",
-            $"+{short_.ToDecimalString()} room in {pool} on {host}"
+            $"+{short_.ToDecimalStringUp()} room in {pool} on {host}"
         );
     }
 

@@ -56,7 +56,7 @@ public static class FitCheck
             var spare = after.Memory.Room + needs;
             yield return new FitLimit(
                 $"memory: {needs} wanted, {(spare > ByteSize.Zero ? spare.ToString() : "nothing")} spare on {host.Name}",
-                $"+{(ByteSize.Zero - after.Memory.Spare)} memory on {host.Name}"
+                $"+{(ByteSize.Zero - after.Memory.Spare).ToStringUp()} memory on {host.Name}"
             );
         }
 
@@ -65,7 +65,7 @@ public static class FitCheck
             var p = after.Processor;
             yield return new FitLimit(
                 $"processor: {p.Peak.Value} wanted at {Numbers.Hour(p.PeakHour)}, {host.Name} has {Numbers.OneDecimal(p.Effective.Value.Value)} effective",
-                $"{p.Peak.Value - (p.Effective.Value * ProcessorBudget.OverShare.Value)} less at {Numbers.Hour(p.PeakHour)} on {host.Name}"
+                $"{Numbers.OneDecimal(Math.Ceiling(((p.Peak.Value - (p.Effective.Value * ProcessorBudget.OverShare.Value)).Value * 10) - 1e-9) / 10)} cores less at {Numbers.Hour(p.PeakHour)} on {host.Name}"
             );
         }
 
@@ -95,7 +95,7 @@ public static class FitCheck
             var spare = pool.Spare + needs;
             yield return new FitLimit(
                 $"disk: {needs.ToDecimalString()} wanted, {(spare > ByteSize.Zero ? spare.ToDecimalString() : "nothing")} spare in {pool.Pool.Name} on {host.Name}",
-                $"+{(ByteSize.Zero - pool.Spare).ToDecimalString()} room in {pool.Pool.Name} on {host.Name}"
+                $"+{(ByteSize.Zero - pool.Spare).ToDecimalStringUp()} room in {pool.Pool.Name} on {host.Name}"
             );
         }
     }

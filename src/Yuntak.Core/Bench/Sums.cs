@@ -14,6 +14,8 @@ public class Sums
     private readonly Lazy<IReadOnlyList<HostDevices>> devices;
     private readonly Lazy<HouseWires> wires;
 
+    private readonly Sums? root;
+
     /// <summary>Works a lab out.</summary>
     protected Sums(Lab lab, DateOnly? today)
     {
@@ -28,6 +30,17 @@ public class Sums
         wires = new(() => new HouseWires(lab, Guests));
         devices = new(() => [.. lab.Hosts.Select(h => new HostDevices(lab, h))]);
     }
+
+    /// <summary>The same sums once more, for who adds something to them; nothing is worked out again.</summary>
+    protected Sums(Sums other)
+    {
+        (Lab, Today, Guests, Hosts) = (other.Lab, other.Today, other.Guests, other.Hosts);
+        (sizings, hosts, devices, wires) = (other.sizings, other.hosts, other.devices, other.wires);
+        root = other.Root;
+    }
+
+    /// <summary>The sums these are the same as, for who remembers what follows from them.</summary>
+    internal Sums Root => root ?? this;
 
     /// <summary>The lab.</summary>
     public Lab Lab { get; }

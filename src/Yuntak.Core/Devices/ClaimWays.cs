@@ -37,9 +37,10 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest,
 
     private void Whole(string address, UsbPlace? stick)
     {
-        if (IsolationIsOff())
+        // What else is wrong with it is said too: the switch in the firmware alone may not help.
+        if (Host.Hardware.Isolation == false)
         {
-            return;
+            found.No($"I/O isolation is off on {Host.Name}", ClaimTrouble.IsolationOff);
         }
 
         if (map.TrayOf(address) is not { } tray)
@@ -209,7 +210,6 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest,
         {
             // The rule about isolation speaks of whole devices only.
             found.No($"I/O isolation is off on {Host.Name}");
-            return;
         }
 
         if (function is null)
@@ -229,16 +229,6 @@ internal sealed class ClaimWays(Lab lab, DeviceMap map, Guest guest, Func<Guest,
             found.Cost($"one of {function.Slices} slices");
             Pinned();
         }
-    }
-
-    private bool IsolationIsOff()
-    {
-        if (Host.Hardware.Isolation == false)
-        {
-            found.No($"I/O isolation is off on {Host.Name}", ClaimTrouble.IsolationOff);
-        }
-
-        return Host.Hardware.Isolation == false;
     }
 
     private void Pinned()

@@ -31,19 +31,21 @@ internal sealed class SmallestChange
     {
         var now = asked with { Number = ClaimCheck.Added };
         var best = check.Best(now);
+        var change = Changes(now).FirstOrDefault();
         return new UnmetClaim(
             asked.Guest,
             asked.Claim.Need,
             Host,
             string.Join("; ", best.Reasons),
-            Changes(now).FirstOrDefault()
-                ?? $"{(DeviceSorts.MayBeUsb(asked.Claim.Need) ? "plug" : "put")} {Names(asked.Claim.Need)} into {Host.Name}, and read it again"
+            change.Words
+                ?? $"{(DeviceSorts.MayBeUsb(asked.Claim.Need) ? "plug" : "put")} {Names(asked.Claim.Need)} into {Host.Name}, and read it again",
+            change.Change
         );
     }
 
     private static string Names(DeviceNeed need) => need == DeviceNeed.Other ? "the device" : Base.Names.A(need.Words());
 
-    private IEnumerable<string> Changes(AskedClaim asked)
+    private IEnumerable<(string Words, Func<Lab, Lab>? Change)> Changes(AskedClaim asked)
     {
         var freed = asked with
         {
@@ -56,7 +58,10 @@ internal sealed class SmallestChange
             {
                 if (check.Best(way) is { CanBe: true } other)
                 {
-                    yield return $"take {check.Map.NameOf(other.Device!)} {other.Way!.Value.Words()}";
+                    yield return (
+                        $"take {check.Map.NameOf(other.Device!)} {other.Way!.Value.Words()}",
+                        l => l.WithGuest(asked.Guest.Id, g => ClaimTaking.Taken(g, asked, other.Way!.Value, other.Device!))
+                    );
                 }
             }
         }
@@ -75,12 +80,12 @@ internal sealed class SmallestChange
 
         if (Host.Hardware.Isolation == false && With(Host.With(Host.Hardware with { Isolation = true }), freed))
         {
-            yield return $"switch I/O isolation on in the firmware of {Host.Name}";
+            yield return ($"switch I/O isolation on in the firmware of {Host.Name}", null);
         }
 
         if (StickElsewhere(asked) is { } moved)
         {
-            yield return moved;
+            yield return (moved, null);
         }
 
         foreach (
@@ -90,7 +95,10 @@ internal sealed class SmallestChange
         {
             if (check.Best(freed with { Guest = asked.Guest with { Kind = kind } }).CanBe)
             {
-                yield return $"make {asked.Guest.Name} {Base.Names.A(kind.Words())}";
+                yield return (
+                    $"make {asked.Guest.Name} {Base.Names.A(kind.Words())}",
+                    l => l.WithGuest(asked.Guest.Id, g => g with { Kind = kind })
+                );
             }
         }
 
@@ -98,13 +106,16 @@ internal sealed class SmallestChange
         {
             if (asked.Guest.RunsIn is null && elsewhere.Check.Best(freed) is { CanBe: true } there)
             {
-                yield return $"move {asked.Guest.Name} to {elsewhere.Host.Name}, which has {elsewhere.Map.NameOf(there.Device!)}, or bring that device over";
+                yield return (
+                    $"move {asked.Guest.Name} to {elsewhere.Host.Name}, which has {elsewhere.Map.NameOf(there.Device!)}, or bring that device over",
+                    null
+                );
             }
         }
     }
 
     /// <summary>Whether the claim could be met if another gave up what it has, and whether that one could then be met otherwise.</summary>
-    private string? InPlaceOf(AskedClaim other, AskedClaim asked)
+    private (string Words, Func<Lab, Lab>? Change)? InPlaceOf(AskedClaim other, AskedClaim asked)
     {
         var without = ClaimCheck.On(lab.WithGuest(other.Guest.Id, g => ClaimTaking.Without(g, other)), check.Map);
         if (without.Best(asked) is not { CanBe: true } mine)
@@ -124,8 +135,16 @@ internal sealed class SmallestChange
             .Ways(other with { Number = ClaimCheck.Added, Guest = lab.Guest(other.Guest.Id)! }, every: true)
             .FirstOrDefault(v => v.CanBe);
         return theirs is not null
-            ? $"let {other.Guest.Name} take {check.Map.NameOf(theirs.Device!)} {theirs.Way!.Value.Words()}"
-            : $"let {other.Guest.Name} give up {check.Map.NameOf(other.Claim.Device!)}";
+            ? (
+                $"let {other.Guest.Name} take {check.Map.NameOf(theirs.Device!)} {theirs.Way!.Value.Words()}",
+                l => Mine(l.WithGuest(other.Guest.Id, g => ClaimTaking.Taken(g, other, theirs.Way!.Value, theirs.Device!)))
+            )
+            : (
+                $"let {other.Guest.Name} give up {check.Map.NameOf(other.Claim.Device!)}",
+                l => Mine(l.WithGuest(other.Guest.Id, g => ClaimTaking.Without(g, other)))
+            );
+
+        Lab Mine(Lab changed) => changed.WithGuest(asked.Guest.Id, g => ClaimTaking.Taken(g, asked, mine.Way!.Value, mine.Device!));
     }
 
     private bool With(Host changed, AskedClaim asked) =>

@@ -17,6 +17,7 @@ public static class LabDifference
             .. Said(from, to),
             .. Reach(from, to),
             .. Copies(from, to),
+            .. Others(from, to),
             .. to.Hosts.SelectMany(h => Host(from.Host(h.Id), h)),
             .. from.Hosts.Where(h => to.Host(h.Id) is null).Select(h => new LabChange($"host {h.Name} goes")),
             .. to.Guests.Select(g => Guest(from, to, g)).OfType<LabChange>(),
@@ -49,6 +50,40 @@ public static class LabDifference
                     .Select(p => ProfileWords(p.Before, p.After))
             )
             .Select(words => new LabChange(words, NeedsWork: false));
+    }
+
+    /// <summary>Fields whose differences are told above, or item by item.</summary>
+    private static readonly HashSet<string> Told = new(StringComparer.Ordinal)
+    {
+        "name",
+        "settings",
+        "networks",
+        "boxes",
+        "sites",
+        "profiles",
+        "stores",
+        "jobs",
+        "onward",
+        "forwards",
+        "shares",
+        "hosts",
+        "guests",
+        // What only what stands has: it is never planned.
+        "reserved",
+        "notes",
+        "times",
+    };
+
+    /// <summary>All other lists of a lab: shared folders, offers, drills, copies that are there, and whatever comes. None of them is work by itself.</summary>
+    private static IEnumerable<LabChange> Others(Lab from, Lab to)
+    {
+        var telling = new Telling();
+        foreach (var field in LabShapes.Lab.Fields.Where(f => !Told.Contains(f.Name)))
+        {
+            field.Tell(from, to, telling);
+        }
+
+        return telling.Told.Select(t => new LabChange(t.Text, NeedsWork: false));
     }
 
     private static IEnumerable<LabChange> Copies(Lab from, Lab to)

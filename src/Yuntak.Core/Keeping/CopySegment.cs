@@ -12,6 +12,7 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Measured">Whether that was measured, not assumed.</param>
 /// <param name="Whole">Whether all of it is copied each time: into a store that keeps nothing once.</param>
 /// <param name="Over">The lines it goes over.</param>
+/// <param name="Covers">For an archive or an agent, which are files: the volumes whose content comes back from them.</param>
 public sealed record CopySegment(
     KeepVolume? Volume,
     Labs.JobPart Part,
@@ -20,7 +21,8 @@ public sealed record CopySegment(
     ByteSize ADay,
     bool Measured,
     bool Whole,
-    ValueList<NightUse> Over
+    ValueList<NightUse> Over,
+    ValueList<KeepVolume> Covers = default
 )
 {
     /// <summary>What it is known by among the parts of its job: a volume of a guest by the guest and the volume, all else as its part is.</summary>

@@ -17,7 +17,7 @@ public static class FirstPlan
     // One whole copy, and what changes of it in the half year that copies are kept for: half a percent a day is nearly as much again.
     private const double Beside = 2.2;
 
-    /// <summary>The store it would begin with: one that is planned, what a backup guest keeps, or the roomiest pool of a host that holds none of what is copied, else of any other pool; where there is only one, a disk that is carried; null where no disk holds so much.</summary>
+    /// <summary>The store it would begin with: one that is planned, what a backup guest keeps, or the roomiest pool of a host that holds none of what is copied, else of any other pool outside the host of all of it; where there is none, a disk that is carried; null where no disk holds so much.</summary>
     public static Store? Store(HouseKeeping keeping)
     {
         if (keeping.Stores.FirstOrDefault(s => s.IsThere) is { } planned)
@@ -43,7 +43,8 @@ public static class FirstPlan
         var missed = keeping.Volumes.Where(v => !keeping.MayBeLost(v)).ToList();
         var pools = keeping
             .Sums.Hosts.SelectMany(h => h.Pools.Where(p => p.Pool.Tier is null && !p.OnBootDisk).Select(p => (h.Host, Budget: p)))
-            .Where(p => missed.TrueForAll(v => v.At != (p.Host.Id, p.Budget.Pool.Name)))
+            // In the host of all that is copied a store would go with it.
+            .Where(p => missed.TrueForAll(v => v.At != (p.Host.Id, p.Budget.Pool.Name)) && !missed.TrueForAll(v => v.At.Host == p.Host.Id))
             .OrderBy(p => missed.Exists(v => v.At.Host == p.Host.Id))
             .ThenByDescending(p => p.Budget.Spare)
             .ToList();
@@ -107,6 +108,9 @@ public static class FirstPlan
                         : Array.Empty<JobPart>(),
                     .. lab.Hosts.Select(h => new JobPart(Host: h.Id)),
                 ],
+                Mode: missed.Exists(v => v.Guest is { } guest && KeepingRules.WithDatabase.Any(keeping.Sums.Guest(guest.Id).Follows))
+                    ? CopyMode.Dump
+                    : CopyMode.Snapshot,
                 Keep: keep,
                 SilentDays: silent
             );

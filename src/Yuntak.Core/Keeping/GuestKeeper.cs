@@ -88,12 +88,25 @@ internal sealed class GuestKeeper
         );
     }
 
-    /// <summary>How long it takes to bring volumes back from a store, one after another, to where they lie.</summary>
-    private Duration Fetch(IEnumerable<KeepVolume> volumes, StoreSums store) =>
-        volumes.Aggregate(
-            new Duration(store.Store.Carried ? KeepingRules.CarryHours * 60 : 0),
-            (sum, v) => sum + Duration.Of(v.Size, Rate(store, v.At))
-        );
+    /// <summary>
+    /// How long it takes to bring volumes back from a store, one after another, to where they lie. What only an archive or an agent has is built anew, and its files
+    /// are laid in.
+    /// </summary>
+    private Duration Fetch(List<KeepVolume> volumes, StoreSums store)
+    {
+        var files = volumes
+            .Where(v => !keeping.WholeJobsOf(v).Any())
+            .SelectMany(v => keeping.JobsOf(v).SelectMany(j => j.Segments).Where(s => s.Covers.Contains(v)))
+            .Distinct()
+            .ToList();
+        var begins =
+            (store.Store.Carried ? KeepingRules.CarryHours * 60 : 0) + (files.Count > 0 ? KeepingRules.AnewMinutes(volumes[0].Guest!.Kind) : 0);
+        return volumes
+            .Where(v => keeping.WholeJobsOf(v).Any())
+            .Select(v => (v.Size, v.At))
+            .Concat(files.Select(f => (f.Size, volumes[0].At)))
+            .Aggregate(new Duration(begins), (sum, v) => sum + Duration.Of(v.Size, Rate(store, v.At)));
+    }
 
     /// <summary>Bytes a second from a store into a pool; many guests lie in few pools.</summary>
     private double Rate(StoreSums store, (HostId? Host, string? Pool) at)

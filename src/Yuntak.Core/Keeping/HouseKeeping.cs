@@ -35,7 +35,9 @@ public sealed class HouseKeeping
         Onward = [.. Lab.Onward.Select(o => new OnwardSums(o, Store(o.From), Store(o.To), [.. Into[o.From]]))];
         rooms = new(() => Stores.ToDictionary(s => s.Store.Name, s => new StoreRoom(this, s), StringComparer.Ordinal));
         jobsOf = new(() =>
-            Jobs.SelectMany(j => j.Segments.Select(s => s.Volume).OfType<KeepVolume>().Distinct().Select(v => (Volume: v, Job: j)))
+            Jobs.SelectMany(j =>
+                    j.Segments.SelectMany(s => s.Volume is { } whole ? [whole] : s.Covers).Distinct().Select(v => (Volume: v, Job: j))
+                )
                 .ToLookup(p => p.Volume, p => p.Job)
         );
         reasons = new(() =>
@@ -82,6 +84,7 @@ public sealed class HouseKeeping
     /// <param name="on">The day; the one it is when left out or, for who has no clock, the newest the lab knows of.</param>
     public static HouseKeeping Of(Sums sums, DateOnly? on = null)
     {
+        sums = sums.Root;
         var day = Within(on ?? sums.Today ?? Newest(sums.Lab));
         if (Known.TryGetValue(sums, out var known) && known.On == day)
         {
@@ -159,8 +162,11 @@ public sealed class HouseKeeping
     /// <summary>Whether losing something is nothing lost: a store, or a guest that is there to be broken.</summary>
     public bool MayBeLost(KeepVolume volume) => IsStore(volume) || (volume.Part is not null && Sums.Guest(volume.Guest!.Id).IsThrowAway);
 
-    /// <summary>The jobs that copy something.</summary>
+    /// <summary>The jobs that copy something: itself, or as files by an archive or an agent.</summary>
     public IEnumerable<JobSums> JobsOf(KeepVolume volume) => jobsOf.Value[volume];
+
+    /// <summary>Those of them that copy it as a whole.</summary>
+    public IEnumerable<JobSums> WholeJobsOf(KeepVolume volume) => JobsOf(volume).Where(j => j.Segments.Any(s => s.Volume == volume));
 
     /// <summary>Why a volume is not ticked, as somebody said; null when nobody did.</summary>
     public string? WhyNot(KeepVolume volume) =>
@@ -171,8 +177,8 @@ public sealed class HouseKeeping
     /// <summary>What is in no job, though it would be missed: neither a store nor there to be broken, and nobody said why.</summary>
     public IEnumerable<KeepVolume> InNoJob => Volumes.Where(v => !MayBeLost(v) && WhyNot(v) is null && !JobsOf(v).Any());
 
-    /// <summary>What is in more than one job.</summary>
-    public IEnumerable<KeepVolume> Twice => Volumes.Where(v => JobsOf(v).Skip(1).Any());
+    /// <summary>What more than one job reads as a whole. An archive beside it is another sort of copy.</summary>
+    public IEnumerable<KeepVolume> Twice => Volumes.Where(v => WholeJobsOf(v).Skip(1).Any());
 
     /// <summary>How long it takes to have the whole house back, one guest after another in order of importance; null while something cannot come back.</summary>
     public Duration? HouseRestore =>

@@ -186,7 +186,10 @@ public sealed class JobSums
                 size > ByteSize.Zero ? size : sums.Guest(guestId).SystemDisk,
                 KeepingRules.SystemChanges,
                 at
-            );
+            ) with
+            {
+                Covers = [.. own.Where(v => v.Part == VolumePart.System ? TakesSettings(part) : TakesData(part, guest, v))],
+            };
             yield break;
         }
 
@@ -220,6 +223,20 @@ public sealed class JobSums
                 : segment;
         }
     }
+
+    /// <summary>Files by an archive or agent are settings and database where nothing else is named, and where all is.</summary>
+    private static bool TakesSettings(JobPart part) => part.Kind == PartKind.Archive || part.Path is null or "/";
+
+    /// <summary>Bulk data are in it where all folders the guest writes to lie in the one that is copied, or it is said to be as much.</summary>
+    private static bool TakesData(JobPart part, Guest guest, KeepVolume bulk)
+    {
+        var written = guest.Folders.Where(f => !f.ReadOnly).ToList();
+        return (part.Path is { } path && (path == "/" || (written.Count > 0 && written.TrueForAll(f => IsIn(f.HostPath, path)))))
+            || part.Size >= bulk.Size;
+    }
+
+    private static bool IsIn(string folder, string path) =>
+        folder == path || folder.StartsWith(path.TrimEnd('/') + "/", StringComparison.Ordinal);
 
     private CopySegment Segment(
         Lab lab,

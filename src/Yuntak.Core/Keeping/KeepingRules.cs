@@ -1,5 +1,6 @@
 using Yuntak.Core.Disks;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Keeping;
@@ -39,6 +40,20 @@ public static class KeepingRules
 
     /// <summary>Minutes to find one file in a copy and bring it back.</summary>
     public const double FileMinutes = 10;
+
+    /// <summary>Minutes to build a guest anew before its archive is laid in; common practice.</summary>
+    internal static double AnewMinutes(GuestKind kind) => kind == GuestKind.AppStack ? 20 : 60;
+
+    /// <summary>Services that keep a database of their own: copied as it was at one moment while it is written, it may not open again; common practice.</summary>
+    internal static readonly IReadOnlySet<string> WithDatabase = new HashSet<string>(StringComparer.Ordinal)
+    {
+        "automation-hub",
+        "file-cloud",
+        "database",
+        "wiki",
+        "measurements",
+        "document-archive",
+    };
 
     /// <summary>Minutes to install a host anew and bring its settings back, beside its guests.</summary>
     internal const double HostMinutes = 90;

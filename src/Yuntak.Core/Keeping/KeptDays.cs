@@ -73,6 +73,33 @@ public static class KeptDays
 
     private static readonly Remembered<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<DateTime>> Settleds = new(MostYears);
 
+    /// <summary>
+    /// What is left on every day of four calendar years once a rule has all it keeps, as gaps between copies: all there is to know for how much room they take. Four years have every
+    /// length of month and year, and the same ones are taken whatever day it is, so that a store is not too small on one day and large enough on the next. Worked out once for each plan.
+    /// </summary>
+    internal static IReadOnlyList<IReadOnlyList<TimeSpan>> Cycle(CopyTimes times, RetentionRule? rule, RetentionSchool school) =>
+        Cycles.Of(
+            (times.ToString(), rule?.ToString(), school),
+            () =>
+                rule is null || rule.AtMost * (long)CycleDays > MostEffort
+                    ? [Gaps(OnceSettled(times, rule, school, CycleBegins.AddDays(CycleDays - 1)))]
+                    :
+                    [
+                        .. Of(times, rule, school, Settled(times, rule, CycleBegins), CycleBegins.AddDays(CycleDays - 1), CycleBegins)
+                            .Select(d => Gaps(d.Left)),
+                    ]
+        );
+
+    private static readonly Remembered<(string, string?, RetentionSchool), IReadOnlyList<IReadOnlyList<TimeSpan>>> Cycles = new(MostCycles);
+
+    private static readonly DateOnly CycleBegins = new(2026, 1, 1);
+    private const int CycleDays = 1_461;
+    private const int MostCycles = 32;
+
+    /// <summary>From each copy to the one before it, and nothing before the oldest; empty where there is none.</summary>
+    private static List<TimeSpan> Gaps(IReadOnlyList<DateTime> left) =>
+        [.. left.Select((at, n) => n + 1 < left.Count ? at - left[n + 1] : TimeSpan.Zero)];
+
     /// <summary>The day from which copies are counted so that a rule has all it keeps on a day; sooner than <see cref="CopyTimes.Enough"/>, since a rule is followed day by day.</summary>
     public static DateOnly Settled(CopyTimes times, RetentionRule rule, DateOnly until)
     {

@@ -14,7 +14,7 @@ internal static class NightFlow
     {
         // Reckoned from the first beginning on, so that moments are small numbers and exact.
         var zero = works.Select(w => w.Start).DefaultIfEmpty(0).Min();
-        var states = works.Select(w => new State(w, zero)).ToList();
+        var states = works.Select((w, n) => new State(w, zero, n)).ToList();
         // Given the number of each line once, so that a moment is worked out on plain lists.
         Dictionary<NightLine, int> numbers = [];
         foreach (var state in states)
@@ -24,50 +24,55 @@ internal static class NightFlow
 
         var rates = numbers.OrderBy(n => n.Value).Select(n => n.Key.Rate).ToArray();
         var left = new double[rates.Length];
-        List<State> open = [.. states];
+        // Who begins at a time of its own stands in a queue; who waits for another joins it when that one ends.
+        PriorityQueue<State, double> waiting = new();
+        var followers = states.Where(s => s.Work.After is not null).ToLookup(s => s.Work.After!.Value);
+        foreach (var state in states.Where(s => s.Work.After is null))
+        {
+            waiting.Enqueue(state, state.Start);
+        }
+
         List<State> running = [];
         var now = 0.0;
-        while (open.Count > 0)
+        while (running.Count > 0 || waiting.Count > 0)
         {
-            running.Clear();
-            var next = double.PositiveInfinity;
-            foreach (var state in open)
+            while (waiting.TryPeek(out _, out var ready) && ready <= now)
             {
-                var ready = state.Work.After is { } after
-                    ? Math.Max(state.Start, states[after].Ends ?? double.PositiveInfinity)
-                    : state.Start;
-                if (ready <= now)
-                {
-                    state.Begin(now);
-                    running.Add(state);
-                }
-                else
-                {
-                    next = Math.Min(next, ready);
-                }
+                var state = waiting.Dequeue();
+                state.Begin(now);
+                running.Add(state);
             }
 
+            var next = waiting.TryPeek(out _, out var begins) ? begins : double.PositiveInfinity;
             if (running.Count == 0)
             {
-                if (double.IsInfinity(next))
-                {
-                    // Whatever waits for something that never ends never begins.
-                    break;
-                }
-
                 now = next;
                 continue;
             }
 
             Share(running, rates, left);
             var until = running.Aggregate(next, (at, s) => Math.Min(at, now + s.Needs));
+            if (double.IsInfinity(until))
+            {
+                // What runs stands still, and nothing more begins.
+                break;
+            }
+
             foreach (var state in running)
             {
                 state.Go(now, until);
             }
 
             now = until;
-            open.RemoveAll(s => s.Ends is not null);
+            foreach (var ended in running.Where(s => s.Ends is not null))
+            {
+                foreach (var follower in followers[ended.Place])
+                {
+                    waiting.Enqueue(follower, Math.Max(follower.Start, now));
+                }
+            }
+
+            running.RemoveAll(s => s.Ends is not null);
         }
 
         return [.. states.Select(s => s.Run())];
@@ -145,7 +150,7 @@ internal static class NightFlow
 
     private const double Tolerance = 1e-12;
 
-    private sealed class State(NightWork work, double zero)
+    private sealed class State(NightWork work, double zero, int place)
     {
         private readonly List<NightSpan> spans = [];
         private readonly List<(int Line, int Times)[]> uses = [];
@@ -154,6 +159,9 @@ internal static class NightFlow
         private double? starts;
 
         public NightWork Work => work;
+
+        /// <summary>Its place among all the work.</summary>
+        public int Place => place;
 
         public double Start => work.Start - zero;
 

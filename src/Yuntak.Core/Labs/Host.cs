@@ -242,6 +242,12 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     /// <summary>Those of them that may be joined into one: nobody starts from them, nothing is mounted on them, and they are not meant to be pulled out.</summary>
     public IEnumerable<Disk> DisksToJoin => DisksInNoPool.Where(d => !StartsFrom(d) && !d.Removable && d.MountedAt.Count == 0);
 
+    /// <summary>
+    /// Whether a disk holds something that nobody has said may go. Of a host that nobody has looked into, what is mounted where is how it will be; what its disks
+    /// hold is said of today, and counts.
+    /// </summary>
+    public bool HoldsUnsaid(Disk disk) => disk.MayBeWiped is null && (disk.Holds.Count > 0 || ((WasRead || Stands) && disk.MountedAt.Count > 0));
+
     /// <summary>The disks of a pool that are still in the host, each with the size that is left of it beside the host's own system.</summary>
     public IEnumerable<Disk> PartsOf(Pool pool) => DisksOf(pool).Select(d => d with { Size = d.Size - SystemShareOf(d) });
 

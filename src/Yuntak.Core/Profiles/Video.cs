@@ -40,6 +40,15 @@ public static class Video
     /// <summary>Usual bitrate of 2160p in Mbit/s; common practice.</summary>
     public const double Mbps2160 = 40;
 
+    /// <summary>What is read of the library, in Mbit/s, for each film that is converted: the source, and not what is sent out. Null for loads that send what they read.</summary>
+    public static double? SourceMbps(string load) =>
+        load switch
+        {
+            "conversions-1080p" => Mbps1080,
+            "conversions-2160p" or "conversions-2160p-kept" => Mbps2160,
+            _ => null,
+        };
+
     /// <summary>A whole film, for the worst case of a conversion's scratch space; common practice.</summary>
     public const double FilmHours = 2;
 

@@ -1,4 +1,5 @@
 using Yuntak.Core.Labs;
+using Yuntak.Core.Runbooks;
 
 namespace Yuntak.Core.Rehearsals;
 
@@ -6,7 +7,8 @@ namespace Yuntak.Core.Rehearsals;
 /// <param name="Number">From 1.</param>
 /// <param name="Steps">In order.</param>
 /// <param name="Away">Who is still away when it is over: only where no cut leaves nobody away.</param>
-public sealed record Sitting(int Number, IReadOnlyList<RehearsedStep> Steps, IReadOnlyList<GuestId> Away)
+/// <param name="Longer">Whether it is longer than wanted: where it could end sooner somebody would be away, or a service half moved.</param>
+public sealed record Sitting(int Number, IReadOnlyList<RehearsedStep> Steps, IReadOnlyList<GuestId> Away, bool Longer = false)
 {
     /// <summary>How long it takes, in minutes.</summary>
     public int Minutes => Steps[^1].Ends - Steps[0].Starts;
@@ -21,8 +23,8 @@ public sealed record Sitting(int Number, IReadOnlyList<RehearsedStep> Steps, IRe
     public const int Longest = 1_440;
 
     /// <summary>
-    /// Cuts a rehearsed runbook into sittings no longer than wanted where that can be. A cut is only made where nobody who served before is away; where the steps up
-    /// to the next such place take longer than wanted, the sitting is longer.
+    /// Cuts a rehearsed runbook into sittings no longer than wanted where that can be. A cut is only made where nobody who served before is away and no service is on
+    /// its way from the old place to the new one; where the steps up to the next such place take longer than wanted, the sitting is longer.
     /// </summary>
     /// <param name="rehearsal">The rehearsal.</param>
     /// <param name="minutes">How long a sitting is to be.</param>
@@ -31,16 +33,27 @@ public sealed record Sitting(int Number, IReadOnlyList<RehearsedStep> Steps, IRe
         List<Sitting> sittings = [];
         List<RehearsedStep> now = [];
         var whole = 0;
+        // Services that are stopped for their archive and not yet held against what they were.
+        HashSet<GuestId> moving = [];
         foreach (var step in rehearsal.Steps)
         {
             now.Add(step);
+            if (step.Step.Act is ArchiveService archive)
+            {
+                moving.Add(archive.Guest);
+            }
+            else if (step.Step.Act is CheckItems check)
+            {
+                moving.Remove(check.Guest);
+            }
+
             if (whole > 0 && step.Ends - now[0].Starts > minutes)
             {
                 Cut(whole);
                 whole = 0;
             }
 
-            if (step.Away.Count == 0)
+            if (step.Away.Count == 0 && moving.Count == 0)
             {
                 if (now.Count > 0 && step.Ends - now[0].Starts > minutes)
                 {
@@ -63,7 +76,8 @@ public sealed record Sitting(int Number, IReadOnlyList<RehearsedStep> Steps, IRe
 
         void Cut(int steps)
         {
-            sittings.Add(new(sittings.Count + 1, [.. now.Take(steps)], now[steps - 1].Away));
+            var cut = now.Take(steps).ToList();
+            sittings.Add(new(sittings.Count + 1, cut, cut[^1].Away, cut[^1].Ends - cut[0].Starts > minutes));
             now.RemoveRange(0, steps);
         }
     }

@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
@@ -10,7 +11,16 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="What">What cannot go on.</param>
 /// <param name="Why">Why, with what is on the disks.</param>
 /// <param name="Instead">What would clear the way.</param>
-internal sealed record Halt(HostId? Host, string What, string Why, string Instead) : Act
+/// <param name="Unsaid">Disks that would be wiped with what is on them, and of which nobody has said that it may go.</param>
+/// <param name="Guest">The guest it is about; null for none.</param>
+internal sealed record Halt(
+    HostId? Host,
+    string What,
+    string Why,
+    string Instead,
+    ValueList<string> Unsaid = default,
+    GuestId? Guest = null
+) : Act
 {
     /// <inheritdoc/>
     public override string Type => "stop";

@@ -100,17 +100,20 @@ internal sealed class Plan
             : id;
 
     /// <summary>
-    /// Whether a disk must not be wiped: the boot disk of a host that stands, or one that holds something nobody has said may go. Of a host that is typed in and to be
-    /// built nothing holds anything yet. What a pool that stands holds is that pool's matter.
+    /// Whether a disk must not be wiped: the boot disk of a host that stands, or one that holds something nobody has said may go, on hosts that stand and on those
+    /// to be built alike. What a pool that stands holds is that pool's matter.
     /// </summary>
     public bool MustNotBeWiped(HostId host, string id)
     {
         var built = AsBuilt.Host(host);
-        return (built is not null || Host(host) is { WasRead: true })
-            && built?.Pools.Any(p => p.DiskIds.Contains(id)) != true
+        return built?.Pools.Any(p => p.DiskIds.Contains(id)) != true
             && Disk(host, id) is { } disk
-            && ((built is not null && built.StartsFrom(disk)) || disk is { HoldsSomething: true, MayBeWiped: null });
+            && ((built is not null && built.StartsFrom(disk)) || IsUnsaid(host, disk));
     }
+
+    /// <summary>Whether a disk holds something that nobody has said may go.</summary>
+    public bool IsUnsaid(HostId host, Disk disk) =>
+        AsBuilt.Host(host) is null ? Host(host)?.HoldsUnsaid(disk) == true : disk is { HoldsSomething: true, MayBeWiped: null };
 
     /// <summary>Disks with how they are seen, as values to type.</summary>
     public IEnumerable<StepValue> Seen(HostId host, IEnumerable<string> ids, string label = "disk") =>

@@ -30,6 +30,20 @@ public static class RunbookBuilder
         return new Runbook(plan, sections);
     }
 
+    /// <summary>
+    /// What stops the runbook, in its order. Worked out without the steps where nothing can stop it: no work that says so by itself, none that wipes or takes apart,
+    /// and nothing that waits for itself.
+    /// </summary>
+    internal static IReadOnlyList<Halt> Halts(Lab asBuilt, Lab draft, Func<Runbook> whole)
+    {
+        var plan = new Plan(Settled(asBuilt, draft), draft);
+        var works = WorkBook.Between(plan);
+        var may =
+            works.Any(w => w.Stop(plan) is not null || (w.Guest is null && w.Acts(plan).Any(a => a.Wipes.Count > 0 || a is TakePoolApart)))
+            || WorkOrder.HasCircle(plan, works);
+        return may ? [.. whole().Steps.Select(s => s.Act).OfType<Halt>()] : [];
+    }
+
     /// <summary>What stands, with all work taken over of which every step is ticked off, as when a change of the plan took the last open one away.</summary>
     public static Lab Settled(Lab asBuilt, Lab draft)
     {
@@ -118,7 +132,8 @@ public static class RunbookBuilder
                 $"It would wipe {string.Join("; ", full.Select(d => plan.Named(host, d)))}.",
                 act is InstallHost
                     ? "Does the host run already? Then say that it stands. Else say of the disk that it may be wiped, or choose another."
-                    : "Copy what you need, then say of the disk at its host that it may be wiped; or choose another. If this is there already, say that it stands."
+                    : "Copy what you need, then say of the disk at its host that it may be wiped; or choose another. If this is there already, say that it stands.",
+                [.. full.Where(d => plan.Disk(host, d) is { MayBeWiped: null } disk && plan.AsBuilt.Host(host)?.StartsFrom(disk) != true)]
             );
         }
 

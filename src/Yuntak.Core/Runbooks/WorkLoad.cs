@@ -37,7 +37,7 @@ internal sealed record WorkLoad(
         }
 
         var becomes = after is { RunsIn: null } && work is not RetireOldGuest ? Of(GuestRoom.Of(plan.Sums, id), volume => volume.Pool) : [];
-        List<(HostId, string, ByteSize)> takes = [];
+        List<(HostId Host, string Pool, ByteSize Bytes)> takes = [];
         List<(HostId, string, ByteSize)> gives = [.. was.Select(w => (w.Key.Host, w.Key.Pool, w.Value))];
         foreach (var (key, bytes) in becomes)
         {
@@ -54,8 +54,40 @@ internal sealed record WorkLoad(
             }
         }
 
-        return new(takes, gives);
+        foreach (var (key, bytes) in Meanwhile(plan, work))
+        {
+            takes.Add((key.Host, key.Pool, bytes));
+            gives.Add((key.Host, key.Pool, bytes));
+        }
+
+        return new(Together(takes), gives);
     }
+
+    /// <summary>A guest comes to another host as large as it was, and is made smaller there: what it takes more until then.</summary>
+    private static IEnumerable<((HostId Host, string Pool) At, ByteSize Bytes)> Meanwhile(Plan plan, Work work)
+    {
+        if (work is not MoveOldGuest || plan.Stands(work.Guest!.Value) is not { RunsIn: null } || plan.Planned(work.Guest.Value) is not { RunsIn: null })
+        {
+            yield break;
+        }
+
+        var (was, becomes) = (GuestRoom.Of(plan.Standing, work.Guest.Value), GuestRoom.Of(plan.Sums, work.Guest.Value));
+        foreach (var (before, after) in new[] { (was.System, becomes.System), (was.Bulk, becomes.Bulk) })
+        {
+            if (before is not null && after is not null && before.Size > after.Size)
+            {
+                yield return ((after.Host, after.Pool), before.Size - after.Size);
+            }
+        }
+    }
+
+    /// <summary>Several takings of one place as one: all of it has to be free at once.</summary>
+    private static List<(HostId Host, string Pool, ByteSize Bytes)> Together(List<(HostId Host, string Pool, ByteSize Bytes)> takes) =>
+        [
+            .. takes
+                .GroupBy(t => (t.Host, t.Pool))
+                .Select(g => (g.Key.Host, g.Key.Pool, g.Aggregate(ByteSize.Zero, (sum, t) => sum + t.Bytes))),
+        ];
 
     /// <summary>What a guest that stands takes now, under the names its pools are to have.</summary>
     public static Dictionary<(HostId Host, string Pool), ByteSize> Standing(Plan plan, GuestId id) =>

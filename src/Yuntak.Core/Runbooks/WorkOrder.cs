@@ -47,6 +47,26 @@ internal sealed class WorkOrder
             ?? order.Ordered(null, mayStepAside: true)!;
     }
 
+    /// <summary>Whether some of the work waits for itself, round however many corners.</summary>
+    public static bool HasCircle(Plan plan, IReadOnlyList<Work> works)
+    {
+        var gives = works.SelectMany((w, n) => w.Gives(plan).Select(c => (c, n))).ToLookup(g => g.c, g => g.n);
+        var after = works.Select((w, n) => w.Needs(plan).SelectMany(c => gives[c]).Where(g => g != n).ToHashSet()).ToList();
+        var waitFor = after.SelectMany((w, n) => w.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
+        var blocked = after.Select(w => w.Count).ToArray();
+        Queue<int> ready = new(Enumerable.Range(0, works.Count).Where(n => blocked[n] == 0));
+        var through = 0;
+        for (; ready.TryDequeue(out var next); through++)
+        {
+            foreach (var other in waitFor[next].Where(o => --blocked[o] == 0))
+            {
+                ready.Enqueue(other);
+            }
+        }
+
+        return through < works.Count;
+    }
+
     /// <summary>The order; null when nothing that is ready fits and nobody may step aside.</summary>
     /// <param name="ranks">In which order those that take room come, by their place among all; null for the first that fits.</param>
     /// <param name="mayStepAside">Whether guests may be off for a while to let others through.</param>

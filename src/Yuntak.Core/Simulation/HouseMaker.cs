@@ -63,7 +63,7 @@ internal static class HouseMaker
             Memory = host.Memory,
             Keeps = sums.Host(host.Id)!.Memory.Kept,
             Disks = [.. host.Disks.Select(d => d.Id)],
-            Kept = [.. host.DisksInNoPool.Where(d => host.WasRead && d is { HoldsSomething: true, MayBeWiped: null }).Select(d => d.Id)],
+            Kept = [.. host.DisksInNoPool.Where(host.HoldsUnsaid).Select(d => d.Id)],
             // Where an engine has to be installed, a step does it.
             Engine = host.Type is not (HostType.Server or HostType.Board),
         };

@@ -23,11 +23,15 @@ public static class RuleBook
         .. WiresRules.All,
         .. BenchRules.All,
         .. KeepingRuleList.All,
+        .. RunbookRules.All,
     ];
 
-    /// <summary>Everything the rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
-    public static IReadOnlyList<Finding> Check(Assessment lab) =>
-        [.. Rules.SelectMany(r => Told(Checked(r, lab))).OrderByDescending(f => f.Severity)];
+    /// <summary>Those that look at what is planned alone.</summary>
+    internal static readonly IReadOnlyList<IRule> OfPlan = [.. Rules.Except(RunbookRules.All)];
+
+    /// <summary>Everything some rules notice in a lab, the worst first, otherwise in the order of the book.</summary>
+    internal static IReadOnlyList<Finding> Check(Assessment lab, IReadOnlyList<IRule> rules) =>
+        [.. rules.SelectMany(r => Told(Checked(r, lab))).OrderByDescending(f => f.Severity)];
 
     /// <summary>What one rule notices. A rule that breaks says so itself, and the others go on: a fault of Yuntak shuts nobody out.</summary>
     internal static IReadOnlyList<Finding> Checked(IRule rule, Sums lab)

@@ -103,11 +103,17 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
 
     /// <summary>The size for people, in binary units with a thin space: «2.5 GiB».</summary>
     public override string ToString() =>
-        Bytes >= MostCounted.Bytes ? $"more than 8{Numbers.ThinSpace}EiB" : Spoken(["B", "KiB", "MiB", "GiB", "TiB", "PiB", "EiB"], 1024);
+        Bytes >= MostCounted.Bytes ? $"more than 8{Numbers.ThinSpace}EiB" : Spoken(Binary, 1024);
+
+    /// <summary>The same, never less than it is: how much more of something there has to be.</summary>
+    public string ToStringUp() => Spoken(Binary, 1024, up: true);
+
+    /// <summary>The same in decimal units, never less than it is.</summary>
+    public string ToDecimalStringUp() => Spoken(Sold, 1000, up: true);
 
     /// <summary>The size for people as disks are sold, in decimal units: «20 TB».</summary>
     public string ToDecimalString() =>
-        Bytes >= MostCounted.Bytes ? $"more than 9{Numbers.ThinSpace}EB" : Spoken(["B", "kB", "MB", "GB", "TB", "PB", "EB"], 1000);
+        Bytes >= MostCounted.Bytes ? $"more than 9{Numbers.ThinSpace}EB" : Spoken(Sold, 1000);
 
     /// <summary>Writes the size so that <see cref="TryParse"/> reads exactly the same bytes again, with the largest unit that divides it.</summary>
     public string ToExactString()
@@ -184,7 +190,10 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
         return ((a ^ sum) & (b ^ sum)) < 0 || sum == long.MinValue ? (a > 0 ? MostCounted : LeastCounted) : new(sum);
     }
 
-    private string Spoken(string[] units, double step)
+    private static readonly string[] Binary = ["B", "KiB", "MiB", "GiB", "TiB", "PiB", "EiB"];
+    private static readonly string[] Sold = ["B", "kB", "MB", "GB", "TB", "PB", "EB"];
+
+    private string Spoken(string[] units, double step, bool up = false)
     {
         var value = (double)Bytes;
         var unit = 0;
@@ -194,7 +203,7 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
             unit++;
         }
 
-        return Numbers.Short(value) + Numbers.ThinSpace + units[unit];
+        return Numbers.Short(up ? Numbers.Up(value) : value) + Numbers.ThinSpace + units[unit];
     }
 
     [GeneratedRegex(@"^\s*(?<n>[0-9][0-9.,_]*)\s*(?<u>[kmgtp](i?b)?|b|)\s*$", RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture, 200)]

@@ -11,6 +11,16 @@ public static class Numbers
     /// <summary>The longest text that is looked at as a number, in characters.</summary>
     public const int LongestNumber = 100;
 
+    /// <summary>The smallest number that <see cref="Short"/> shows as it is and that is no less: what is said to be enough is enough.</summary>
+    public static double Up(double value)
+    {
+        var factor =
+            value >= 99.95 ? 1
+            : value >= 9.995 ? 10
+            : 100;
+        return Math.Ceiling((value * factor) - 1e-9) / factor;
+    }
+
     /// <summary>A number with at most three telling digits: 1,234 · 123 · 12.3 · 1.25; trailing zeros go.</summary>
     public static string Short(double value)
     {

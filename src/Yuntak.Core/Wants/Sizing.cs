@@ -225,4 +225,13 @@ public sealed partial class Sizing
     public double BitsPerSecondAt(int hour) =>
         parts.Sum(p => DataRate.FromMbps(Sum(p.Profile.Bandwidth, p.Load)).BitsPerSecond * p.Profile.Shape.At(hour))
         + Inner.Sum(s => s.BitsPerSecondAt(hour));
+
+    /// <summary>What is read of its library at an hour of the day, in bits a second: what it streams, and of what it converts the source.</summary>
+    /// <param name="hour">0 to 23.</param>
+    public double ReadBitsPerSecondAt(int hour) =>
+        parts.Sum(p => DataRate.FromMbps(p.Profile.Bandwidth.Sum(t => AsRead(t).Under(p.Load))).BitsPerSecond * p.Profile.Shape.At(hour))
+        + Inner.Sum(s => s.ReadBitsPerSecondAt(hour));
+
+    private static Term AsRead(Term sent) =>
+        sent.Per.Select(Video.SourceMbps).FirstOrDefault(r => r is not null) is { } rate ? sent with { Amount = rate } : sent;
 }

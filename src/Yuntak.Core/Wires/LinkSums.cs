@@ -15,7 +15,7 @@ internal static class LinkSums
         var onHost = sizings.Where(s => s.Guest.Placement is not null).ToLookup(s => s.Guest.Placement!.Host);
         foreach (var host in wires.Lab.Hosts)
         {
-            double Shares(int hour) => reads.Where(r => r.From.Id == host.Id).Sum(r => r.Reader.BitsPerSecondAt(hour));
+            double Shares(int hour) => reads.Where(r => r.From.Id == host.Id).Sum(r => r.Reader.ReadBitsPerSecondAt(hour));
             var hours = Enumerable
                 .Range(0, DayShape.Hours)
                 .Select(hour => (Hour: hour, Bits: onHost[host.Id].Sum(g => g.BitsPerSecondAt(hour)) + Shares(hour)))
@@ -37,8 +37,8 @@ internal static class LinkSums
 
         foreach (var read in reads)
         {
-            var busiest = Enumerable.Range(0, DayShape.Hours).MaxBy(read.Reader.BitsPerSecondAt);
-            var rate = new DataRate(read.Reader.BitsPerSecondAt(busiest));
+            var busiest = Enumerable.Range(0, DayShape.Hours).MaxBy(read.Reader.ReadBitsPerSecondAt);
+            var rate = new DataRate(read.Reader.ReadBitsPerSecondAt(busiest));
             var slower = new[] { Goodput(wires, read.From), Goodput(wires, read.To) }.OfType<DataRate>().ToList();
             yield return new(
                 read.From,
@@ -69,7 +69,7 @@ internal static class LinkSums
         ?? wires.BridgesOf(host.Id).SelectMany(b => b.Networks).FirstOrDefault()?.Name
         ?? "the switch";
 
-    /// <summary>Guests that read their library from a share on another host: what they stream is read there first.</summary>
+    /// <summary>Guests that read their library from a share on another host: what they stream or convert is read there first.</summary>
     private static IEnumerable<(NetworkShare Share, Host From, Host To, Sizing Reader)> Reads(
         HouseWires wires,
         IReadOnlyList<Sizing> sizings

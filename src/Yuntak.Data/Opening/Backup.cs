@@ -56,18 +56,60 @@ public static class Backup
             }
 
             using var raw = RawDatabase.Open(file);
+            TryAsync(raw, Path.Combine(folder, TryName)).GetAwaiter().GetResult();
             raw.CopyTo(database);
         }
-        catch (Exception e) when (e is Refused or Damaged)
+        catch (Exception e) when (IsOfTheFile(e))
         {
             throw new Refused($"{file} cannot be brought back: {e.Message.TrimEnd('.')}. Nothing was changed.", e);
         }
         finally
         {
+            if (Directory.Exists(Path.Combine(folder, TryName)))
+            {
+                Directory.Delete(Path.Combine(folder, TryName), recursive: true);
+            }
+
             foreach (var log in made)
             {
                 File.Delete(log);
             }
         }
     }
+
+    private const string TryName = "restore-tried";
+
+    /// <summary>
+    /// Starts on a copy of the backup as Yuntak will: brought to today's shape, both heads read and worked out, the history and the photos listed. What breaks there
+    /// would break every page.
+    /// </summary>
+    private static async Task TryAsync(RawDatabase raw, string folder)
+    {
+        if (Directory.Exists(folder))
+        {
+            Directory.Delete(folder, recursive: true);
+        }
+
+        Directory.CreateDirectory(folder, DataFolder.OwnFolder);
+        var database = DataFolder.Database(folder);
+        raw.CopyTo(database);
+        await new DataOpening(folder, TimeProvider.System, "restore").OpenAsync(() => throw new Refused("There is no lab in it."));
+        var file = new DatabaseFile(database, pooled: false);
+        var store = new LabStore(file, TimeProvider.System);
+        foreach (var pointer in Enum.GetValues<Pointer>())
+        {
+            var head = await store.HeadAsync(pointer);
+            _ = Core.Stations.Assessment.Of(head.Lab).Findings.Count;
+            _ = await store.HistoryAsync(pointer, int.MaxValue);
+        }
+
+        _ = await new PhotoStore(file, TimeProvider.System).AllAsync();
+        _ = await new ReadingStore(file, TimeProvider.System).FindAsync(0);
+    }
+
+    /// <summary>Whether it is the file that is wrong, and not this program or the disk it runs on.</summary>
+    private static bool IsOfTheFile(Exception e) =>
+        e is Refused or Damaged or InvalidCastException or FormatException or OverflowException or InvalidOperationException
+        || (e is SqliteException sqlite && sqlite.SqliteErrorCode is 1 or 11 or 26)
+        || (e is Microsoft.EntityFrameworkCore.DbUpdateException);
 }

@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Reflection;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore.Migrations;
@@ -51,16 +52,21 @@ internal static class Inspection
                 throw new Refused("Its database is not one that Yuntak made.");
             }
 
-            RefuseNewer(raw, done);
             var begun = raw.HasTable("labs") && raw.Value("SELECT 1 FROM labs") is not null;
+            RefuseNewer(raw, done, begun);
             if (begun)
             {
+                FindStrangeRows(raw);
                 ReadHeads(raw);
             }
 
             return new Found(begun, Known.Except(done, StringComparer.Ordinal).Any(), raw.HasTable("__EFMigrationsLock"), WrittenBy(raw));
         }
-        catch (SqliteException e) when (e.SqliteErrorCode is 11 or 26)
+        catch (Exception e) when (e is InvalidCastException or OverflowException or FormatException)
+        {
+            throw new Damaged($"its database holds values that are none of Yuntak's ({e.Message.TrimEnd('.')})", e);
+        }
+        catch (SqliteException e) when (e.SqliteErrorCode is 1 or 11 or 26)
         {
             throw new Damaged($"its database is damaged ({e.Message.TrimEnd('.')})", e);
         }
@@ -70,16 +76,46 @@ internal static class Inspection
     private static string WrittenBy(RawDatabase raw) =>
         raw.HasTable("labs") && raw.HasColumn("labs", "WrittenBy") ? raw.Value("SELECT WrittenBy FROM labs") as string ?? "" : "";
 
-    private static void RefuseNewer(RawDatabase raw, IReadOnlyList<string> done)
+    /// <summary>
+    /// A migration that is not known here, or a head in a form that is not, is of a newer Yuntak; unless the data says that this one or an older wrote it last: then
+    /// the head is damaged, and so is any other row with such a form.
+    /// </summary>
+    private static void RefuseNewer(RawDatabase raw, IReadOnlyList<string> done, bool begun)
     {
-        var form = raw.HasTable("revisions") ? raw.Value("SELECT max(SchemaVersion) FROM revisions") as long? ?? 0 : 0;
-        if (form <= LabJson.Version && done.All(Known.Contains))
+        var form = begun && raw.HasTable("revisions") ? raw.Value(HeadForms) as long? ?? 0 : 0;
+        var by = WrittenBy(raw);
+        if (done.All(Known.Contains) && (form <= LabJson.Version || FormOf(by) <= LabJson.Version))
         {
             return;
         }
 
-        var by = WrittenBy(raw) is { Length: > 0 } version ? $"Yuntak {version}" : "a newer Yuntak than this one";
-        throw new Refused($"It was written by {by} (stored form {form}; this one reads up to {LabJson.Version}). Use that one.");
+        throw new Refused(
+            $"It was written by {(by.Length > 0 ? $"Yuntak {by}" : "a newer Yuntak than this one")} (stored form {form}; this one reads up to {LabJson.Version}). Use that one."
+        );
+    }
+
+    private const string HeadForms =
+        "SELECT max(r.SchemaVersion) FROM labs l JOIN revisions r ON r.Id IN (l.DraftRevision, l.AsBuiltRevision)";
+
+    /// <summary>The form in a signature such as «1.4.0, form 9»; more than any where it does not say.</summary>
+    private static int FormOf(string signature) =>
+        int.TryParse(signature.Split("form ")[^1], NumberStyles.None, CultureInfo.InvariantCulture, out var form) ? form : int.MaxValue;
+
+    /// <summary>Rows whose values no Yuntak ever wrote stop whoever reads them later; they are found before anything is.</summary>
+    private static void FindStrangeRows(RawDatabase raw)
+    {
+        var strange = raw.Rows(
+            "SELECT Id FROM revisions WHERE typeof(Pointer) <> 'integer' OR Pointer NOT IN (0, 1) OR typeof(Number) <> 'integer' "
+                + "OR Number NOT BETWEEN 0 AND 2147483647 OR typeof(SchemaVersion) <> 'integer' OR SchemaVersion NOT BETWEEN 0 AND 2147483647 "
+                + "OR julianday(At) IS NULL OR typeof(Sentence) <> 'text' OR typeof(Content) <> 'blob' OR LabId NOT IN (SELECT Id FROM labs) LIMIT 5",
+            r => r.GetInt64(0)
+        );
+        if (strange.Count > 0)
+        {
+            throw new Damaged(
+                $"{(strange.Count == 1 ? "a change holds" : "some changes hold")} values that cannot be read (rows {string.Join(", ", strange)})"
+            );
+        }
     }
 
     private static void ReadHeads(RawDatabase raw)

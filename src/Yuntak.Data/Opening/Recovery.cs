@@ -1,18 +1,15 @@
 using System.Globalization;
-using Microsoft.Data.Sqlite;
 
 namespace Yuntak.Data.Opening;
 
 /// <summary>Goes on from what can still be read of a damaged database. The damaged files are kept.</summary>
 public static class Recovery
 {
-    private const string Columns = "Id, LabId, Pointer, Number, Parent, UndoTo, RedoTo, At, Sentence, SchemaVersion, Content";
-
     /// <summary>What <see cref="GoOnAsync"/> would go on from, in words; changes nothing.</summary>
-    public static string Offer(string folder) => Offer(folder, Readable(DataFolder.Database(folder)));
+    public static string Offer(string folder) => Offer(folder, Saved.Of(DataFolder.Database(folder)));
 
-    private static string Offer(string folder, List<RevisionRow> readable) =>
-        Newest(readable, Pointer.Draft) is { } draft
+    private static string Offer(string folder, Saved saved) =>
+        saved.Newest(Pointer.Draft) is { } draft
             ? $"the last change of the draft that can be read, number {draft.Number} («{draft.Sentence}», {Day(draft.At)})"
         : Copies.Newest(folder) is { } copy ? $"the newest copy that was kept, {copy}"
         : "an empty lab, because nothing in it can be read";
@@ -24,12 +21,12 @@ public static class Recovery
     public static async Task<IReadOnlyList<string>> GoOnAsync(string folder, TimeProvider clock)
     {
         var database = DataFolder.Database(folder);
-        var readable = Readable(database);
-        var offer = Offer(folder, readable);
+        var saved = Saved.Of(database);
+        var offer = Offer(folder, saved);
         var fresh = DataFolder.Fresh(folder);
-        if (Newest(readable, Pointer.Draft) is not null)
+        if (saved.Newest(Pointer.Draft) is not null)
         {
-            await FillAsync(fresh, readable);
+            await FillAsync(fresh, saved);
         }
         else if (Copies.Newest(folder) is { } copy)
         {
@@ -55,7 +52,12 @@ public static class Recovery
         if (File.Exists(fresh))
         {
             File.Move(fresh, database);
-            if (readable.Count > 0 && Newest(readable, Pointer.AsBuilt) is null)
+            if (saved.Newest(Pointer.Draft) is not null)
+            {
+                said.Add(saved.Words);
+            }
+
+            if (saved.Revisions.Count > 0 && saved.Newest(Pointer.AsBuilt) is null)
             {
                 said.Add(
                     "What stands (as built) could not be read and is empty now: check it against your machines before you follow the runbook."
@@ -66,16 +68,20 @@ public static class Recovery
         return said;
     }
 
-    private static async Task FillAsync(string fresh, List<RevisionRow> readable)
+    private static async Task FillAsync(string fresh, Saved saved)
     {
         Schema.Make(fresh);
         await using var db = new DatabaseFile(fresh, pooled: false).CreateDbContext();
-        var lab = new LabRow { Id = readable[0].LabId };
+        var lab = new LabRow();
         db.Labs.Add(lab);
         await db.SaveChangesAsync();
-        db.Revisions.AddRange(readable);
-        var draft = Newest(readable, Pointer.Draft)!;
-        var built = Newest(readable, Pointer.AsBuilt);
+        // There is one lab; a row that says otherwise is wrong in that and may be right in all else.
+        saved.Revisions.ForEach(r => r.LabId = lab.Id);
+        db.Revisions.AddRange(saved.Revisions);
+        db.Photos.AddRange(saved.Photos);
+        db.Readings.AddRange(saved.Readings.DistinctBy(r => r.Hash ?? $"{r.Id}"));
+        var draft = saved.Newest(Pointer.Draft)!;
+        var built = saved.Newest(Pointer.AsBuilt);
         if (built is null)
         {
             var name = LabJson.Read(draft.Content, draft.SchemaVersion).Name;
@@ -96,66 +102,6 @@ public static class Recovery
         (lab.DraftRevision, lab.AsBuiltRevision) = (draft.Id, built.Id);
         await db.SaveChangesAsync();
     }
-
-    private static RevisionRow? Newest(IEnumerable<RevisionRow> rows, Pointer pointer) =>
-        rows.Where(r => r.Pointer == pointer && r.Number > 0).MaxBy(r => r.Id);
-
-    /// <summary>Every revision that can be read, one by one, so that a damaged page costs what lies on it and no more.</summary>
-    private static List<RevisionRow> Readable(string database)
-    {
-        List<RevisionRow> rows = [];
-        if (!File.Exists(database) || new FileInfo(database).Length == 0)
-        {
-            return rows;
-        }
-
-        try
-        {
-            using var raw = RawDatabase.Open(database);
-            var last = raw.Value("SELECT max(Id) FROM revisions") as long? ?? 0;
-            for (var id = 1L; id <= last; id++)
-            {
-                if (One(raw, id) is { } row && LabJson.TryRead(row.Content, row.SchemaVersion) is not null)
-                {
-                    rows.Add(row);
-                }
-            }
-        }
-        catch (SqliteException)
-        {
-            // What could not be reached is lost; what was read before it is not.
-        }
-
-        return rows;
-    }
-
-    private static RevisionRow? One(RawDatabase raw, long id)
-    {
-        try
-        {
-            return raw.Rows($"SELECT {Columns} FROM revisions WHERE Id = $id", Row, ("$id", id)).SingleOrDefault();
-        }
-        catch (Exception e) when (e is SqliteException or InvalidCastException or FormatException or InvalidOperationException)
-        {
-            return null;
-        }
-    }
-
-    private static RevisionRow Row(SqliteDataReader r) =>
-        new()
-        {
-            Id = r.GetInt64(0),
-            LabId = r.GetInt32(1),
-            Pointer = (Pointer)r.GetInt32(2),
-            Number = r.GetInt32(3),
-            Parent = r.IsDBNull(4) ? null : r.GetInt64(4),
-            UndoTo = r.IsDBNull(5) ? null : r.GetInt64(5),
-            RedoTo = r.IsDBNull(6) ? null : r.GetInt64(6),
-            At = r.GetDateTime(7),
-            Sentence = r.GetString(8),
-            SchemaVersion = r.GetInt32(9),
-            Content = r.GetFieldValue<byte[]>(10),
-        };
 
     private static string Day(DateTime at) => at.ToString("yyyy-MM-dd HH:mm", CultureInfo.InvariantCulture);
 }

@@ -44,6 +44,12 @@ public static class CopyList
     public static CopyReading Read(string text, Lab lab, string store)
     {
         CopyReading.Draft draft = new();
+        if (TypedTable.TooLong(text) is { } longest)
+        {
+            draft.Problem($"Line {longest} is longer than {Numbers.Exact(TypedTable.LongestLine)} characters, so this is no list of copies; nothing was read.");
+            return draft.Done();
+        }
+
         var guests = lab
             .Guests.GroupBy(g => g.Name, StringComparer.OrdinalIgnoreCase)
             .ToDictionary(g => g.Key, g => g.First().Id, StringComparer.OrdinalIgnoreCase);

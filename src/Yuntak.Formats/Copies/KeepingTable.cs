@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text;
-using CsvHelper;
 using Yuntak.Core.Base;
 using Yuntak.Core.Keeping;
 using Yuntak.Formats.Exports;
@@ -13,35 +12,22 @@ public static class KeepingTable
     private static readonly string[] Titles = ["job", "takes", "bytes", "bytes each", "store", "begins", "keeps"];
 
     /// <summary>A row for each thing of each job.</summary>
-    public static string Csv(HouseKeeping keeping)
-    {
-        using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\n" };
-        using (var csv = new CsvWriter(text, CultureInfo.InvariantCulture, leaveOpen: true))
-        {
-            foreach (var title in Titles)
+    public static string Csv(HouseKeeping keeping) =>
+        SafeTable.Of(
+            Titles,
+            from job in keeping.Jobs
+            from segment in job.Segments
+            select new object[]
             {
-                csv.WriteField(title);
+                job.Job.Name,
+                segment.Name,
+                segment.Size.Bytes,
+                segment.After(job.EveryDays).Bytes,
+                job.Job.Store,
+                job.Times.ToString(),
+                job.Keep?.ToString() ?? "everything",
             }
-
-            csv.NextRecord();
-            foreach (var job in keeping.Jobs)
-            {
-                foreach (var segment in job.Segments)
-                {
-                    csv.WriteField(job.Job.Name);
-                    csv.WriteField(segment.Name);
-                    csv.WriteField(segment.Size.Bytes);
-                    csv.WriteField(segment.After(job.EveryDays).Bytes);
-                    csv.WriteField(job.Job.Store);
-                    csv.WriteField(job.Times.ToString());
-                    csv.WriteField(job.Keep?.ToString() ?? "everything");
-                    csv.NextRecord();
-                }
-            }
-        }
-
-        return text.ToString().Replace("\r\n", "\n", StringComparison.Ordinal);
-    }
+        );
 
     /// <summary>The whole plan.</summary>
     public static string Markdown(HouseKeeping keeping)

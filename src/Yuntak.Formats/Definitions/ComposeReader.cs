@@ -13,8 +13,11 @@ namespace Yuntak.Formats.Definitions;
 /// </summary>
 internal static partial class ComposeReader
 {
-    /// <summary>The most members read of one service with all it merges in.</summary>
+    /// <summary>The most members looked at of one service with all it merges in, each as often as it is merged.</summary>
     private const int MostMerged = 10_000;
+
+    /// <summary>How deep merges may lie within merges.</summary>
+    private const int DeepestMerge = 8;
 
     /// <summary>Whether a text looks like one.</summary>
     public static bool Is(string text) => Services().IsMatch(text);
@@ -67,8 +70,18 @@ internal static partial class ComposeReader
         ComposeService reader = new(project, log);
         var name = Names.Clean(key);
         var own = new Guest(new GuestId("new"), name, GuestKind.AppStack, [new Want(ProfileBook.Other)], SizeOverrides.None);
-        var merged = 0;
-        var guest = Merged(service, ref merged, 0).Aggregate(own, reader.Read);
+        List<(string Name, int Line, INode Value)> all = [];
+        var looked = 0;
+        if (!Merge(service, all, ref looked, 0))
+        {
+            log.Left(
+                line,
+                $"line {line}: service «{Names.Short(name)}» merges in («<<») more than {MostMerged:#,##0} members or more than {DeepestMerge} deep: not read"
+            );
+            return;
+        }
+
+        var guest = all.Aggregate(own, reader.Read);
         guest = reader.Finished(guest);
         if (log.Keep(guest, line))
         {
@@ -76,28 +89,35 @@ internal static partial class ComposeReader
         }
     }
 
-    /// <summary>The members of a service with those it merges in («&lt;&lt;») before its own, at most so many.</summary>
-    private static List<(string Name, int Line, INode Value)> Merged(INode node, ref int count, int depth)
+    /// <summary>
+    /// Adds the members of a service with those it merges in («&lt;&lt;») before its own, of several the first last since it counts most. Every member that is
+    /// looked at is counted, so that merges within merges cannot make a small file endless.
+    /// </summary>
+    /// <returns>Whether it was not too much.</returns>
+    private static bool Merge(INode node, List<(string Name, int Line, INode Value)> all, ref int looked, int depth)
     {
-        List<(string Name, int Line, INode Value)> all = [];
-        foreach (var member in node.Members ?? [])
+        var members = node.Members ?? [];
+        looked += members.Count + 1;
+        if (looked > MostMerged || depth > DeepestMerge)
         {
-            if (member.Name == "<<" && depth < 8)
+            return false;
+        }
+
+        foreach (var merged in members.Where(m => m.Name == "<<").Reverse())
+        {
+            foreach (var place in (merged.Value.Items ?? [merged.Value]).Reverse())
             {
-                foreach (var place in member.Value.Items ?? [member.Value])
+                if (!Merge(place, all, ref looked, depth + 1))
                 {
-                    all.InsertRange(0, Merged(place, ref count, depth + 1));
+                    return false;
                 }
-            }
-            else if (++count <= MostMerged)
-            {
-                all.Add(member);
             }
         }
 
-        return all;
+        all.AddRange(members.Where(m => m.Name != "<<"));
+        return true;
     }
 
-    [GeneratedRegex(@"^\s*[""']?services[""']?\s*:", RegexOptions.Multiline | RegexOptions.ExplicitCapture, 1_000)]
+    [GeneratedRegex(@"^[ \t]*[""']?services[""']?[ \t]*:", RegexOptions.Multiline | RegexOptions.ExplicitCapture, 1_000)]
     private static partial Regex Services();
 }

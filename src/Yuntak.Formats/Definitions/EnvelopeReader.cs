@@ -19,6 +19,17 @@ internal static partial class EnvelopeReader
     private const int Ethernet = 10;
     private const int Disk = 17;
 
+    // An envelope of DSP0243 is some ten elements deep.
+    private const int Deepest = 64;
+    private const int MostElements = 200_000;
+
+    private static readonly XmlReaderSettings Careful = new()
+    {
+        DtdProcessing = DtdProcessing.Prohibit,
+        XmlResolver = null,
+        MaxCharactersFromEntities = 1_000,
+    };
+
     /// <summary>Whether a text begins like an envelope.</summary>
     public static bool Is(ReadOnlySpan<char> text) => text.StartsWith("<") && text.Contains("Envelope", StringComparison.Ordinal);
 
@@ -28,15 +39,13 @@ internal static partial class EnvelopeReader
         XElement? root;
         try
         {
-            using var reader = XmlReader.Create(
-                new StringReader(text),
-                new XmlReaderSettings
-                {
-                    DtdProcessing = DtdProcessing.Prohibit,
-                    XmlResolver = null,
-                    MaxCharactersFromEntities = 1_000,
-                }
-            );
+            if (Hazard(text) is { } hazard)
+            {
+                log.Left(hazard.Line, $"line {hazard.Line}: {hazard.Text}: not read");
+                return log.ToReading();
+            }
+
+            using var reader = XmlReader.Create(new StringReader(text), Careful);
             root = XDocument.Load(reader, LoadOptions.SetLineInfo).Root;
         }
         catch (XmlException broken)
@@ -69,6 +78,28 @@ internal static partial class EnvelopeReader
         }
 
         return log.ToReading();
+    }
+
+    /// <summary>What would make a small file take long, found without building anything.</summary>
+    /// <exception cref="XmlException">It is not XML.</exception>
+    private static (int Line, string Text)? Hazard(string text)
+    {
+        using var reader = XmlReader.Create(new StringReader(text), Careful);
+        var elements = 0;
+        while (reader.Read())
+        {
+            if (reader.Depth > Deepest)
+            {
+                return (((IXmlLineInfo)reader).LineNumber, $"elements more than {Deepest} deep");
+            }
+
+            if (reader.NodeType == XmlNodeType.Element && ++elements > MostElements)
+            {
+                return (((IXmlLineInfo)reader).LineNumber, $"more than {Numbers.Exact(MostElements)} elements");
+            }
+        }
+
+        return null;
     }
 
     /// <summary>The capacity of each disk of the envelope, in bytes.</summary>

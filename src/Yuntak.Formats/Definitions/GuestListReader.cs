@@ -47,14 +47,27 @@ internal static class GuestListReader
     /// <summary>Whether a text looks like a list: a first line that names a guest's columns.</summary>
     public static bool Is(string text)
     {
-        var first = text.TrimStart('\uFEFF', ' ', '\r', '\n').Split('\n', 2)[0];
-        var columns = first.Split(',', ';', '\t').Select(Column).ToList();
+        var start = text.AsSpan().TrimStart("\uFEFF \r\n");
+        var end = start.IndexOf('\n');
+        var first = end < 0 ? start : start[..end];
+        if (first.Length > TypedTable.LongestLine)
+        {
+            return false;
+        }
+
+        var columns = first.ToString().Split(',', ';', '\t').Select(Column).ToList();
         return columns.Count > 1 && columns.Contains("name");
     }
 
     public static DefinitionReading Read(string text)
     {
         DefinitionLog log = new("list");
+        if (TypedTable.TooLong(text) is { } longest)
+        {
+            log.Left(longest, $"line {longest}: longer than {TypedTable.LongestLine:#,##0} characters, so this is no list of guests; nothing was read");
+            return log.ToReading();
+        }
+
         using var parser = new CsvParser(new StringReader(text), TypedTable.Of(MostInField));
         IReadOnlyList<string> columns = Usual;
         var first = true;

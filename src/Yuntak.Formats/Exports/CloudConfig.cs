@@ -65,6 +65,13 @@ public static class CloudConfig
             return;
         }
 
+        var shares = mounts.ConvertAll(m => MountLine.Of(sums.Wires, sums.Lab.Shares.First(s => s.Name == m.Share)));
+        line("packages:  # what mounts them");
+        foreach (var package in shares.Select(s => s.Sort == "cifs" ? "cifs-utils" : "nfs-common").Distinct())
+        {
+            line($"  - {package}");
+        }
+
         line("mounts:");
         foreach (var mount in mounts)
         {
@@ -101,10 +108,33 @@ public static class CloudConfig
             {
                 line($"      Gateway={gateway}");
             }
+
+            foreach (var server in NameServers(sums, guest, network))
+            {
+                line($"      DNS={server}");
+            }
         }
 
         line("runcmd:");
         line("  - [systemctl, enable, --now, systemd-networkd]");
+    }
+
+    /// <summary>Who names are asked of: the lab's name servers that are reached from there, else the gateway, which passes questions on in most homes.</summary>
+    private static IEnumerable<string> NameServers(Sums sums, Guest guest, Network network)
+    {
+        var prefix = Prefix.Read(network.Prefix)!;
+        var servers = sums
+            .Lab.Guests.Where(g => g.Id != guest.Id && sums.Guest(g.Id).Follows("name-server"))
+            .SelectMany(g => sums.Wires.Networks.SelectMany(n => n.Held.Where(h => h.Who == Holder.Of(g) && h.Address is not null)))
+            .Select(h => h.Address!)
+            .Distinct()
+            // One on the same network is reached without the router.
+            .OrderByDescending(a => prefix.Contains(a))
+            .Select(a => a.ToString())
+            .ToList();
+        return servers.Count > 0 ? servers.Take(2)
+            : network.Gateway is { } gateway ? [gateway]
+            : [];
     }
 
     /// <summary>A text in double quotes: what JSON writes is read the same by YAML.</summary>

@@ -14,6 +14,15 @@ public static class LabFileLimits
     /// <summary>The most values, lists and names together; a lab of 100 hosts and 2,000 guests has about a quarter of them.</summary>
     public const int MostValues = 400_000;
 
+    /// <summary>The most values of a file in which references are followed, as Compose files use them: each may stand for many.</summary>
+    public const int MostWithReferences = 100_000;
+
+    /// <summary>The most lines; a lab of 100 hosts and 2,000 guests has about a quarter of them.</summary>
+    public const int MostLines = 200_000;
+
+    /// <summary>The longest line of YAML, in characters. JSON may stand on one line.</summary>
+    public const int LongestLine = 256 << 10;
+
     /// <summary>The most problems reported at once.</summary>
     public const int MostProblems = 50;
 }

@@ -43,23 +43,34 @@ public static class MountLines
         return text.ToString();
     }
 
-    /// <summary>The units that mount a guest's shares, each with the name its file must have.</summary>
+    /// <summary>
+    /// The units that mount a guest's shares, each with the name its file must have: a mount, and an automount that is enabled in its place, so that the machine starts
+    /// without the exporter and mounts at the first use, as the lines of fstab do.
+    /// </summary>
     public static IReadOnlyList<(string Name, string Text)> Units(HouseWires wires, Guest guest) =>
         [
             .. guest
                 .Mounts.Select(m => (Mount: m, Share: wires.Lab.Shares.FirstOrDefault(s => s.Name == m.Share)))
                 .Where(m => m.Share is not null && ShareSums.Exporter(wires.Lab, m.Share) != ShareSums.Mounter(wires.Lab, guest, m.Mount))
-                .Select(m =>
-                {
-                    var (what, sort, options) = MountLine.Of(wires, m.Share!);
-                    var at = MountLine.PlaceOf(m.Mount);
-                    return (
-                        UnitName(at),
-                        $"[Unit]\nDescription={Specifiers(Plain(m.Share!.Name))}\nWants=network-online.target\nAfter=network-online.target\n\n"
-                            + $"[Mount]\nWhat={Specifiers(what)}\nWhere={Specifiers(at)}\nType={sort}\nOptions={options.Replace(MountLine.Waits, "_netdev", StringComparison.Ordinal)}\n\n[Install]\nWantedBy=multi-user.target\n"
-                    );
-                }),
+                .SelectMany(m => Units(wires, m.Mount, m.Share!)),
         ];
+
+    private static IEnumerable<(string Name, string Text)> Units(HouseWires wires, ShareMount mount, NetworkShare share)
+    {
+        var (what, sort, options) = MountLine.Of(wires, share);
+        var at = MountLine.PlaceOf(mount);
+        var name = UnitName(at);
+        var described = Specifiers(Plain(share.Name));
+        yield return (
+            name,
+            $"[Unit]\nDescription={described}\nWants=network-online.target\nAfter=network-online.target\n\n"
+                + $"[Mount]\nWhat={Specifiers(what)}\nWhere={Specifiers(at)}\nType={sort}\nOptions={options.Replace(MountLine.Waits, "_netdev", StringComparison.Ordinal)}\n"
+        );
+        yield return (
+            name[..^".mount".Length] + ".automount",
+            $"[Unit]\nDescription={described}, mounted at its first use\n\n[Automount]\nWhere={Specifiers(at)}\n\n[Install]\nWantedBy=multi-user.target\n"
+        );
+    }
 
     /// <summary>The name of a mount unit: the path with hyphens for slashes, all else escaped (systemd.unit(5)).</summary>
     private static string UnitName(string path)

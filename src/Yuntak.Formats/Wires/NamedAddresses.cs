@@ -12,26 +12,32 @@ internal static class NamedAddresses
     public static IReadOnlyList<NamedAddress> Of(HouseWires wires)
     {
         List<(string Name, IPAddress Address, Holder Who)> named = [];
-        var inside = wires.Networks.Where(n => n.Network.Purpose != NetworkPurpose.Outside).SelectMany(n => n.Held).ToList();
-        foreach (var held in inside.Where(h => h.Address is not null))
+        var inside = wires
+            .Networks.Where(n => n.Network.Purpose != NetworkPurpose.Outside)
+            .SelectMany(n => n.Held.Where(h => h.Address is not null).Select(h => (h.Who, Address: h.Address!, n.Network.Purpose)))
+            .GroupBy(h => h.Who)
+            .Select(g => (Who: g.Key, Addresses: Reached(g.Select(h => (h.Address, h.Purpose)))))
+            .ToList();
+        foreach (var (who, addresses) in inside)
         {
-            named.Add((Names.Slug(held.Who.Name), held.Address!, held.Who));
+            named.AddRange(addresses.Select(a => (Names.Slug(who.Name), a, who)));
         }
 
+        var own = inside.ToDictionary(h => h.Who, h => h.Addresses);
         foreach (var guest in wires.Lab.Guests)
         {
-            var own = inside.FirstOrDefault(h => h.Who == Holder.Of(guest) && h.Address is not null)?.Address;
-            if ((own ?? wires.AddressOf(guest)) is not { } address)
+            var who = Holder.Of(guest);
+            // A stack without a place on a network answers where its engine does.
+            if (!own.TryGetValue(who, out var addresses))
             {
-                continue;
+                addresses =
+                    PortsOf.StackOf(wires.Lab, guest) is { } stack && own.TryGetValue(stack, out var outer) ? outer
+                    : wires.AddressOf(guest) is { } only ? [only]
+                    : [];
+                named.AddRange(addresses.Select(a => (Names.Slug(guest.Name), a, who)));
             }
 
-            if (own is null)
-            {
-                named.Add((Names.Slug(guest.Name), address, Holder.Of(guest)));
-            }
-
-            named.AddRange(guest.Aliases.Select(a => (a, address, Holder.Of(guest))));
+            named.AddRange(guest.Aliases.SelectMany(alias => addresses.Select(a => (alias, a, who))));
         }
 
         var owner = named.GroupBy(n => n.Name, StringComparer.Ordinal).ToDictionary(g => g.Key, g => g.First().Who, StringComparer.Ordinal);
@@ -44,4 +50,19 @@ internal static class NamedAddresses
                 .Select(n => new NamedAddress(n.Name, $"{n.Name}.{zone}", n.Address)),
         ];
     }
+
+    /// <summary>
+    /// Of several addresses those that people's devices reach: on the household's network; where there is none, among servers; else wherever it is. The side towards
+    /// cameras or backups is for what looks after itself there, and a name that led to it would lead nowhere.
+    /// </summary>
+    private static List<IPAddress> Reached(IEnumerable<(IPAddress Address, NetworkPurpose Purpose)> addresses) =>
+        [.. addresses.GroupBy(a => Rank(a.Purpose)).MinBy(g => g.Key)!.Select(a => a.Address).Distinct()];
+
+    private static int Rank(NetworkPurpose purpose) =>
+        purpose switch
+        {
+            NetworkPurpose.Household => 0,
+            NetworkPurpose.Servers => 1,
+            _ => 2,
+        };
 }

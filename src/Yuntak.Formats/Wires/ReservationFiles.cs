@@ -1,7 +1,6 @@
-using System.Globalization;
 using System.Text;
-using CsvHelper;
 using Yuntak.Core.Wires;
+using Yuntak.Formats.Exports;
 
 namespace Yuntak.Formats.Wires;
 
@@ -21,26 +20,6 @@ public static class ReservationFiles
     }
 
     /// <summary>As a table with a header (RFC 4180): name, hardware address, address.</summary>
-    public static string Csv(HouseWires wires)
-    {
-        using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\n" };
-        using (var csv = new CsvWriter(text, CultureInfo.InvariantCulture, leaveOpen: true))
-        {
-            foreach (var title in new[] { "name", "mac", "address" })
-            {
-                csv.WriteField(title);
-            }
-
-            csv.NextRecord();
-            foreach (var reservation in wires.Reservations)
-            {
-                csv.WriteField(reservation.Name);
-                csv.WriteField(reservation.Mac);
-                csv.WriteField(reservation.Address);
-                csv.NextRecord();
-            }
-        }
-
-        return text.ToString().Replace("\r\n", "\n", StringComparison.Ordinal);
-    }
+    public static string Csv(HouseWires wires) =>
+        SafeTable.Of(["name", "mac", "address"], wires.Reservations.Select(r => new object[] { r.Name, r.Mac, r.Address }));
 }

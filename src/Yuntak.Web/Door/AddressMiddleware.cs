@@ -28,6 +28,12 @@ public sealed class AddressMiddleware(RequestDelegate next, HostNames names, Sta
             return;
         }
 
+        if (options.Tls)
+        {
+            // RFC 6797: a browser that found the certificate good asks for this name over TLS only, for half a year.
+            context.Response.Headers.StrictTransportSecurity = "max-age=15552000";
+        }
+
         await next(context);
     }
 }

@@ -44,25 +44,49 @@ public static class Certificates
         var file = Path.Combine(folder, "tls.pem");
         if (File.Exists(file))
         {
-            var kept = Load(file);
-            if (kept.NotAfter.ToUniversalTime() > now.UtcDateTime)
+            var kept = Readable(file);
+            if (kept?.NotAfter.ToUniversalTime() > now.UtcDateTime)
             {
                 return kept;
             }
 
-            kept.Dispose();
-            File.Delete(file);
+            if (kept is null)
+            {
+                Console.Error.WriteLine(
+                    $"Yuntak's own certificate {file} could not be read. A new one is made; browsers warn once more, compare its fingerprint."
+                );
+            }
+
+            kept?.Dispose();
         }
 
         using var key = ECDsa.Create(ECCurve.NamedCurves.nistP256);
         using var made = Make(key, names, now);
-        using (var written = new StreamWriter(DataFolder.NewOwnFile(file)))
+        var fresh = file + ".new";
+        File.Delete(fresh);
+        using (var stream = DataFolder.NewOwnFile(fresh))
         {
+            using var written = new StreamWriter(stream, leaveOpen: true);
             written.WriteLine(made.ExportCertificatePem());
             written.WriteLine(key.ExportPkcs8PrivateKeyPem());
+            written.Flush();
+            stream.Flush(flushToDisk: true);
         }
 
+        File.Move(fresh, file, overwrite: true);
         return Load(file);
+    }
+
+    private static X509Certificate2? Readable(string file)
+    {
+        try
+        {
+            return Load(file);
+        }
+        catch (Refused)
+        {
+            return null;
+        }
     }
 
     /// <summary>The fingerprint browsers show: SHA-256, in pairs of hex digits.</summary>

@@ -10,12 +10,14 @@ namespace Yuntak.Web.Door;
 /// <param name="options">What Yuntak was started with.</param>
 /// <param name="pass">The pass phrase.</param>
 /// <param name="tries">Wrong ones.</param>
-public sealed class FrontDoor(StartOptions options, PassFile pass, Tries tries)
+/// <param name="visits">Visits that are over.</param>
+public sealed class FrontDoor(StartOptions options, PassFile pass, Tries tries, Visits visits)
 {
     /// <summary>The scheme of the sign-in cookie.</summary>
     public const string Scheme = CookieAuthenticationDefaults.AuthenticationScheme;
 
     private const string StampClaim = "stamp";
+    private const string VisitClaim = "visit";
 
     /// <summary>Whether Yuntak asks who is there.</summary>
     public bool Asks => !options.Open && (options.Wide || pass.IsSet);
@@ -30,15 +32,36 @@ public sealed class FrontDoor(StartOptions options, PassFile pass, Tries tries)
     public static bool IsThisMachine(HttpContext context) =>
         context.Connection.RemoteIpAddress is { } from
         && (IPAddress.Loopback.Equals(from.IsIPv4MappedToIPv6 ? from.MapToIPv4() : from) || IPAddress.IPv6Loopback.Equals(from))
-        && !context.Request.Headers.Keys.Any(h =>
-            h.StartsWith("X-Forwarded", StringComparison.OrdinalIgnoreCase)
-            || h.Equals("Forwarded", StringComparison.OrdinalIgnoreCase)
-            || h.Equals("Via", StringComparison.OrdinalIgnoreCase)
-        );
+        && IsOwnName(context.Request.Host.Host)
+        && !context.Request.Headers.Keys.Any(TellsOfAnother);
+
+    /// <summary>Whether this is how somebody at the machine itself calls it, and not a name that a program in front of it answers to.</summary>
+    public static bool IsOwnName(string host) =>
+        host.TrimEnd('.').Equals("localhost", StringComparison.OrdinalIgnoreCase)
+        || (IPAddress.TryParse(host.Trim('[', ']'), out var ip) && IPAddress.IsLoopback(ip));
+
+    /// <summary>
+    /// Whether a header says that somebody else asks: Forwarded (RFC 7239), Via (RFC 9110), and the many that say so without a standard, such as X-Forwarded-For,
+    /// X-Real-IP, X-Client-IP and X-Original-Host.
+    /// </summary>
+    private static bool TellsOfAnother(string header) =>
+        header.Equals("Via", StringComparison.OrdinalIgnoreCase)
+        || header.Contains("Forwarded", StringComparison.OrdinalIgnoreCase)
+        || header.EndsWith("-IP", StringComparison.OrdinalIgnoreCase)
+        || header.EndsWith("-Addr", StringComparison.OrdinalIgnoreCase)
+        || header.StartsWith("X-Original-", StringComparison.OrdinalIgnoreCase)
+        || header.StartsWith("X-Proxy", StringComparison.OrdinalIgnoreCase);
 
     /// <summary>Whether a request comes from a browser that is signed in.</summary>
     public async Task<bool> KnowsAsync(HttpContext context) =>
-        (await context.AuthenticateAsync(Scheme)).Principal?.FindFirst(StampClaim)?.Value is { } stamp && stamp == pass.Stamp;
+        (await context.AuthenticateAsync(Scheme)).Principal is { } who
+        && who.FindFirst(StampClaim)?.Value is { } stamp
+        && stamp == pass.Stamp
+        && who.FindFirst(VisitClaim)?.Value is { } visit
+        && !visits.IsOver(visit);
+
+    /// <summary>Whether Yuntak asks nobody and yet the request comes through a program that passes on what others ask: nobody comes in that way without a phrase.</summary>
+    public bool NeedsPassFirst(HttpContext context) => !Asks && !options.Open && !IsThisMachine(context);
 
     /// <summary>Tries a phrase; signs the browser in when it is the right one.</summary>
     /// <returns>Nothing when it was right, else what to say. It is the same whatever was wrong.</returns>
@@ -68,7 +91,20 @@ public sealed class FrontDoor(StartOptions options, PassFile pass, Tries tries)
     public Task SignInAsync(HttpContext context) =>
         context.SignInAsync(
             Scheme,
-            new ClaimsPrincipal(new ClaimsIdentity([new Claim(StampClaim, pass.Stamp ?? "")], Scheme)),
+            new ClaimsPrincipal(
+                new ClaimsIdentity([new Claim(StampClaim, pass.Stamp ?? ""), new Claim(VisitClaim, Guid.NewGuid().ToString("N"))], Scheme)
+            ),
             new AuthenticationProperties { IsPersistent = true }
         );
+
+    /// <summary>Signs a browser out. What carries a copy of its cookie is signed out too.</summary>
+    public async Task SignOutAsync(HttpContext context)
+    {
+        if ((await context.AuthenticateAsync(Scheme)).Principal?.FindFirst(VisitClaim)?.Value is { } visit)
+        {
+            visits.End(visit);
+        }
+
+        await context.SignOutAsync(Scheme);
+    }
 }

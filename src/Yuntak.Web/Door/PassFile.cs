@@ -51,8 +51,30 @@ public sealed class PassFile(string folder)
             throw new Refused(problem);
         }
 
-        Write(new Stored(Hasher.HashPassword(this, phrase), NewStamp()));
+        Write(Made(phrase), first: false);
     }
+
+    /// <summary>Sets the first phrase. Of several at once one is set, and the others are told.</summary>
+    /// <exception cref="Refused">It is too short or too long, or one was set meanwhile.</exception>
+    public void SetFirst(string phrase)
+    {
+        if (Problem(phrase) is { } problem)
+        {
+            throw new Refused(problem);
+        }
+
+        try
+        {
+            Write(Made(phrase), first: true);
+        }
+        catch (IOException e) when (File.Exists(file))
+        {
+            throw new Refused("Somebody set a pass phrase a moment ago; yours was not set. Sign in with that one.", e);
+        }
+    }
+
+    /// <summary>Where the phrase is kept.</summary>
+    public string Place => file;
 
     /// <summary>Whether this is the phrase.</summary>
     public bool Opens(string? phrase) =>
@@ -63,7 +85,7 @@ public sealed class PassFile(string folder)
     /// <summary>Signs every browser out.</summary>
     /// <exception cref="Refused">No phrase is set.</exception>
     public void SignOutEverywhere() =>
-        Write((Current ?? throw new Refused("No pass phrase is set, so nobody is signed in.")) with { Stamp = NewStamp() });
+        Write((Current ?? throw new Refused("No pass phrase is set, so nobody is signed in.")) with { Stamp = NewStamp() }, first: false);
 
     private Stored? Current
     {
@@ -71,7 +93,7 @@ public sealed class PassFile(string folder)
         {
             lock (gate)
             {
-                var written = File.Exists(file) ? File.GetLastWriteTimeUtc(file) : DateTime.MinValue;
+                var written = Path.Exists(file) ? File.GetLastWriteTimeUtc(file) : DateTime.MinValue;
                 if (written != read.Written)
                 {
                     read = (written, written == DateTime.MinValue ? null : Read());
@@ -87,10 +109,11 @@ public sealed class PassFile(string folder)
         try
         {
             return JsonSerializer.Deserialize<Stored>(File.ReadAllText(file)) is { Hash.Length: > 0, Stamp.Length: > 0 } pass
+                && Convert.FromBase64String(pass.Hash).Length > 0
                 ? pass
                 : Nobody;
         }
-        catch (JsonException)
+        catch (Exception e) when (e is JsonException or FormatException or IOException or UnauthorizedAccessException)
         {
             return Nobody;
         }
@@ -100,19 +123,35 @@ public sealed class PassFile(string folder)
 
     private static string NewStamp() => Convert.ToHexStringLower(RandomNumberGenerator.GetBytes(16));
 
-    private void Write(Stored pass)
+    private Stored Made(string phrase) => new(Hasher.HashPassword(this, phrase), NewStamp());
+
+    /// <exception cref="IOException">It is the first, and one is there already.</exception>
+    private void Write(Stored pass, bool first)
     {
         lock (gate)
         {
-            var fresh = file + ".new";
-            File.Delete(fresh);
+            if (first && Path.Exists(file))
+            {
+                throw new IOException("A phrase is set already.");
+            }
+
+            // Under a name of its own: another process may be setting one too.
+            var fresh = $"{file}.{Guid.NewGuid():N}.new";
             using (var written = DataFolder.NewOwnFile(fresh))
             {
                 JsonSerializer.Serialize(written, pass);
                 written.Flush(flushToDisk: true);
             }
 
-            File.Move(fresh, file, overwrite: true);
+            try
+            {
+                File.Move(fresh, file, overwrite: !first);
+            }
+            finally
+            {
+                File.Delete(fresh);
+            }
+
             read = (File.GetLastWriteTimeUtc(file), pass);
         }
     }

@@ -22,9 +22,10 @@ public sealed class PassModel(FrontDoor door, PassFile pass) : PageModel
             return Redirect(DoorMiddleware.SignIn);
         }
 
+        var first = !door.HasPass;
         // What is wrong with the new one is said before the old one is tried, which counts.
         Problem = PassFile.Problem(phrase) ?? (phrase == again ? null : "The two are not the same.");
-        if (Problem is null && door.HasPass)
+        if (Problem is null && !first)
         {
             Problem = await door.TryAsync(HttpContext, old);
         }
@@ -36,7 +37,14 @@ public sealed class PassModel(FrontDoor door, PassFile pass) : PageModel
 
         try
         {
-            pass.Set(phrase!);
+            if (first)
+            {
+                pass.SetFirst(phrase!);
+            }
+            else
+            {
+                pass.Set(phrase!);
+            }
         }
         catch (Refused refused)
         {

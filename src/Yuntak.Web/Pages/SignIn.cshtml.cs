@@ -1,4 +1,3 @@
-using Microsoft.AspNetCore.Authentication;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using Yuntak.Web.Door;
@@ -9,6 +8,9 @@ namespace Yuntak.Web.Pages;
 public sealed class SignInModel(FrontDoor door, PassFile pass) : PageModel
 {
     public FrontDoor Door => door;
+
+    /// <summary>Whether the file with the phrase cannot be read.</summary>
+    public bool IsDamaged => pass.IsDamaged;
 
     /// <summary>Where to go afterwards; a path of this site.</summary>
     public string Then { get; private set; } = "/";
@@ -28,7 +30,7 @@ public sealed class SignInModel(FrontDoor door, PassFile pass) : PageModel
     /// <summary>Signs this browser out.</summary>
     public async Task<IActionResult> OnPostOutAsync()
     {
-        await HttpContext.SignOutAsync(FrontDoor.Scheme);
+        await door.SignOutAsync(HttpContext);
         return Redirect(DoorMiddleware.SignIn);
     }
 

@@ -11,6 +11,7 @@ namespace Yuntak.Web.Shared;
 public sealed class Assessments(ILogger<Assessments> log, TimeProvider clock)
 {
     private readonly ConditionalWeakTable<Lab, Lazy<Assessment>> known = [];
+    private readonly ConditionalWeakTable<Assessment, Assessment> from = [];
 
     /// <summary>The assessment of a lab.</summary>
     public Assessment Of(Lab lab)
@@ -25,6 +26,21 @@ public sealed class Assessments(ILogger<Assessments> log, TimeProvider clock)
         // It was worked out yesterday: copies and drills have grown older since.
         known.AddOrUpdate(lab, new Lazy<Assessment>(() => Whole(lab, today)));
         return known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l, today))).Value;
+    }
+
+    /// <summary>The assessment of a lab with the way there from what stands. The newest for each lab is kept.</summary>
+    public Assessment Of(Lab lab, Lab stands)
+    {
+        var plain = Of(lab);
+        if (from.TryGetValue(plain, out var whole) && ReferenceEquals(whole.Stands, stands))
+        {
+            return whole;
+        }
+
+        whole = plain.From(stands);
+        _ = whole.Findings.Count;
+        from.AddOrUpdate(plain, whole);
+        return whole;
     }
 
     /// <summary>Refuses a lab that cannot be worked out, and what no file would be read with again.</summary>

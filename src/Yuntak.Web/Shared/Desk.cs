@@ -13,7 +13,6 @@ public sealed class Desk
 {
     private readonly Lazy<Assessment> assessment;
     private readonly Lazy<string?> trouble;
-    private readonly Lazy<Runbook> runbook;
     private readonly Lazy<Rehearsal> rehearsal;
     private readonly Lazy<Rehearsal> allFaults;
     private readonly Lazy<int> changes;
@@ -23,9 +22,8 @@ public sealed class Desk
     {
         Draft = draft;
         AsBuilt = asBuilt;
-        assessment = new(() => assessments.Of(draft.Lab));
+        assessment = new(() => assessments.Of(draft.Lab, asBuilt.Lab));
         trouble = new(() => Try(() => assessment.Value));
-        runbook = new(() => RunbookBuilder.Build(asBuilt.Lab, draft.Lab));
         rehearsal = new(() => Rehearsal.Of(Runbook));
         allFaults = new(() => Rehearsal.Of(Runbook, allFaults: true));
         changes = new(() => LabDifference.Between(RunbookBuilder.Settled(asBuilt.Lab, draft.Lab), draft.Lab).Count(c => c.NeedsWork));
@@ -48,7 +46,7 @@ public sealed class Desk
     public string? Trouble => trouble.Value;
 
     /// <summary>The steps from as built to draft.</summary>
-    public Runbook Runbook => runbook.Value;
+    public Runbook Runbook => Assessment.Runbook!;
 
     /// <summary>The steps against simulated hosts.</summary>
     public Rehearsal Rehearsal => rehearsal.Value;
@@ -67,7 +65,9 @@ public sealed class Desk
 
     /// <summary>What followed from the lab before the last change; from the lab now, where nothing could be worked out from that one.</summary>
     private Assessment Then(Assessments assessments, Lab? before) =>
-        before is not null && Try(() => assessments.Of(before)) is null ? assessments.Of(before) : Assessment;
+        before is not null && Try(() => assessments.Of(before, AsBuilt.Lab)) is null
+            ? assessments.Of(before, AsBuilt.Lab)
+            : Assessment;
 
     private static string? Try(Func<Assessment> make)
     {

@@ -25,9 +25,11 @@ public sealed class DeskService(LabStore store, Assessments assessments)
         return desk;
     }
 
-    /// <summary>The assessment of a revision; null when there is none of that key.</summary>
+    /// <summary>The assessment of a revision, from what stands now; null when there is none of that key.</summary>
     public async Task<Assessment?> AssessmentAsync(long revision, CancellationToken cancel = default) =>
-        await store.LabAtAsync(revision, cancel) is { } lab ? assessments.Of(lab) : null;
+        await store.LabAtAsync(revision, cancel) is { } lab
+            ? assessments.Of(lab, (await store.HeadAsync(Pointer.AsBuilt, cancel)).Lab)
+            : null;
 
     /// <summary>The lab before the last change; null for the first, and for one that cannot be read any more.</summary>
     private async Task<Lab?> BeforeAsync(Head draft, CancellationToken cancel)

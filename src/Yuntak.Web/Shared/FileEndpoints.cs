@@ -1,4 +1,3 @@
-using System.Globalization;
 using System.Text;
 using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
@@ -9,7 +8,6 @@ using Yuntak.Core.Shapes;
 using Yuntak.Core.Stations;
 using Yuntak.Core.Units;
 using Yuntak.Data;
-using Yuntak.Data.Opening;
 using Yuntak.Formats.Exports;
 using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
@@ -48,37 +46,17 @@ internal static class FileEndpoints
         app.MapGet("/files/collect.sh", Script);
         app.MapGet("/files/compose/{guest}", ComposeAsync);
         RunbookFiles.Map(app);
-        app.MapGet("/files/backup", TakeBackup);
+        app.MapGet("/files/backup", SentBackups.Take);
         WireFiles.Map(app);
         KeepingFiles.Map(app);
         app.MapGet("/bench/preview/{guest}", PreviewAsync);
     }
 
-    /// <summary>All data as one file, as it is at this moment. The file it is copied to first goes when it is sent, or was not wanted.</summary>
-    private static IResult TakeBackup(StartOptions options, TimeProvider clock)
-    {
-        var file = Path.Combine(options.Data, $"backup-{Guid.NewGuid():N}.tmp");
-        Backup.Take(options.Data, file);
-        var sent = new FileStream(
-            file,
-            FileMode.Open,
-            FileAccess.Read,
-            FileShare.Read,
-            64 << 10,
-            FileOptions.DeleteOnClose | FileOptions.Asynchronous
-        );
-        return Results.Stream(
-            sent,
-            "application/octet-stream",
-            string.Create(CultureInfo.InvariantCulture, $"yuntak-{clock.Today():yyyy-MM-dd}.backup")
-        );
-    }
-
     /// <summary>The script that takes stock of a host: to take away, or to look at first.</summary>
-    private static IResult Script(bool? show)
+    private static IResult Script(string? show)
     {
         var script = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "collect.sh"));
-        return show == true ? Results.Text(script, "text/plain", Encoding.UTF8) : Download(script, "application/x-sh", "collect.sh");
+        return show is "1" or "true" ? Results.Text(script, "text/plain", Encoding.UTF8) : Download(script, "application/x-sh", "collect.sh");
     }
 
     private static async Task<IResult> ProfileAsync(string id, LabStore store) =>

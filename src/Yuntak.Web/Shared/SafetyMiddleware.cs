@@ -18,6 +18,7 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
         headers.XContentTypeOptions = "nosniff";
         headers["Referrer-Policy"] = "same-origin";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        headers["Cross-Origin-Resource-Policy"] = "same-origin";
         context.Response.OnStarting(() =>
         {
             headers["Server-Timing"] = string.Create(CultureInfo.InvariantCulture, $"app;dur={watch.Elapsed.TotalMilliseconds:0.0}");
@@ -70,6 +71,17 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
         {
             if (e is OperationCanceledException && context.RequestAborted.IsCancellationRequested)
             {
+                return;
+            }
+
+            if (e is BadHttpRequestException bad)
+            {
+                await PlainPage.WriteAsync(
+                    context,
+                    bad.StatusCode,
+                    bad.StatusCode == StatusCodes.Status413PayloadTooLarge ? "That is too large" : "That could not be read",
+                    "What was sent did not arrive whole, was too long or came too slowly. Nothing was changed."
+                );
                 return;
             }
 

@@ -38,6 +38,18 @@ internal static class SentForm
                 return $"«{name}» came more than once. Nothing was changed; load the page again.";
             }
 
+            // A list of things chosen names each of them.
+            if (
+                parameter.ParameterType.IsArray
+                && context.HandlerArguments.TryGetValue(parameter.Name, out var given)
+                && given is Array list
+                && list.Cast<object?>().Any(item => item is null or "")
+                && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).ElementType?.WriteState == NullabilityState.NotNull
+            )
+            {
+                return $"The form was not whole: a «{name}» in it is empty. Nothing was changed; load the page again.";
+            }
+
             // Nothing typed is no wrong value; a page decides what it means.
             var wrong =
                 state.TryGetValue(name, out var entry)
@@ -54,5 +66,5 @@ internal static class SentForm
     private static bool Missing(PageHandlerExecutingContext context, HandlerParameterDescriptor parameter) =>
         !parameter.ParameterType.IsValueType
         && (!context.HandlerArguments.TryGetValue(parameter.Name, out var value) || value is null)
-        && new NullabilityInfoContext().Create(parameter.ParameterInfo).WriteState == NullabilityState.NotNull;
+        && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).WriteState == NullabilityState.NotNull;
 }

@@ -7,7 +7,10 @@ namespace Yuntak.Web.Starting;
 /// <summary>Serves pages until it is told to stop.</summary>
 internal static class Serve
 {
-    /// <returns>0, or 1 when it could not start; the reason is on standard error.</returns>
+    /// <summary>How it ends when an address it is to listen on is not there: it may come yet, as while a machine starts (EX_TEMPFAIL of sysexits.h).</summary>
+    public const int NotYet = 75;
+
+    /// <returns>0, 1 when it could not start, or <see cref="NotYet"/>; the reason is on standard error.</returns>
     public static async Task<int> RunAsync(string[] args)
     {
         var app = YuntakApp.Build(args);
@@ -28,13 +31,17 @@ internal static class Serve
             Console.Error.WriteLine(
                 $"Yuntak could not start: {e.Message.TrimEnd('.')}. Is it running already? Another address: --urls http://127.0.0.1:5481"
             );
-            return 1;
+            return IsAddressMissing(e) ? NotYet : 1;
         }
 
         Say(app);
         await app.WaitForShutdownAsync();
         return 0;
     }
+
+    private static bool IsAddressMissing(Exception? e) =>
+        e is System.Net.Sockets.SocketException { SocketErrorCode: System.Net.Sockets.SocketError.AddressNotAvailable }
+        || (e?.InnerException is { } inner && IsAddressMissing(inner));
 
     private static void Say(WebApplication app)
     {

@@ -25,6 +25,8 @@ public static class YuntakApp
         {
             var options = StartCommand.Read(args);
             taken = TakeFolder(options);
+            IncomingFiles.Prepare();
+            SentBackups.Clear(options.Data);
             // The data is opened while the rest is put together: two things that take their time and do not need each other.
             var opening = Task.Run(() => OpenData(options));
             var app = Put(options, taken);
@@ -181,6 +183,7 @@ public static class YuntakApp
     {
         app.UseMiddleware<SafetyMiddleware>();
         app.UseMiddleware<AddressMiddleware>();
+        app.UseMiddleware<CrossSiteMiddleware>();
         app.UseStatusCodePagesWithReExecute("/Trouble", "?code={0}");
         app.UseResponseCompression();
         app.UseStaticFiles(

@@ -12,7 +12,6 @@ namespace Yuntak.Web.Starting;
 /// <summary>What the application is made of.</summary>
 internal static class YuntakServices
 {
-    private static readonly TimeSpan SignedIn = TimeSpan.FromDays(30);
     private static readonly TimeSpan LastWords = TimeSpan.FromSeconds(3);
 
     public static void Add(IServiceCollection services, StartOptions options)
@@ -30,7 +29,16 @@ internal static class YuntakServices
             .AddDataProtection()
             .SetApplicationName("yuntak")
             .PersistKeysToFileSystem(new DirectoryInfo(Path.Combine(options.Data, "keys")));
-        services.AddAntiforgery(o => o.Cookie.SameSite = SameSiteMode.Strict);
+        services.AddAntiforgery(o =>
+        {
+            o.Cookie.SameSite = SameSiteMode.Strict;
+            o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+        });
+        services.Configure<Microsoft.AspNetCore.Mvc.CookieTempDataProviderOptions>(o =>
+        {
+            o.Cookie.SameSite = SameSiteMode.Strict;
+            o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+        });
         // Whoever is slow does not keep the machine from going down.
         services.Configure<HostOptions>(o => o.ShutdownTimeout = LastWords);
         AddDoor(services, options);
@@ -57,6 +65,7 @@ internal static class YuntakServices
         services.AddSingleton(new HostNames(Environment.MachineName, options.Hosts));
         services.AddSingleton(new PassFile(options.Data));
         services.AddSingleton<Tries>();
+        services.AddSingleton(s => new Visits(options.Data, s.GetRequiredService<TimeProvider>()));
         services.AddSingleton<FrontDoor>();
         services.AddSingleton<OwnAddress>();
         services
@@ -69,7 +78,7 @@ internal static class YuntakServices
                     o.Cookie.HttpOnly = true;
                     o.Cookie.SameSite = SameSiteMode.Strict;
                     o.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
-                    o.ExpireTimeSpan = SignedIn;
+                    o.ExpireTimeSpan = Visits.Longest;
                     o.SlidingExpiration = true;
                 }
             );

@@ -88,11 +88,22 @@ public class PoolRiskTests
 
     [Fact]
     [Trade]
-    public void Rebuilding_20_TB_at_180_MB_a_second_takes_30_9_hours_and_a_scrub_less()
+    public void Rebuilding_20_TB_at_180_MB_a_second_takes_30_9_hours_and_a_scrub_at_seven_tenths_44_1()
     {
         var disk = new DiskSpec(ByteSize.FromTB(20));
         disk.RebuildHours.ShouldBe(30.9, 0.05);
-        disk.ScrubHours.ShouldBe(20e12 / (0.7 * 300e6) / 3600, 1e-9);
+        disk.ScrubHours.ShouldBe(20e12 / (0.7 * 180e6) / 3600, 1e-9);
+    }
+
+    [Theory]
+    [Trade]
+    [InlineData(DiskKind.Spinning, 180, 180)]
+    [InlineData(DiskKind.SataFlash, 500, 450)]
+    [InlineData(DiskKind.NvmeFlash, 2_500, 1_500)]
+    public void What_nobody_measured_goes_in_a_row_at_what_its_kind_does_and_never_past_its_link(DiskKind kind, double row, double rebuild)
+    {
+        var disk = new DiskSpec(ByteSize.FromTB(1), kind);
+        (disk.SequentialRate / 1e6, disk.RebuildRate / 1e6).ShouldBe((row, rebuild));
     }
 
     [Theory]

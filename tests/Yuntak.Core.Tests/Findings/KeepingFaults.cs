@@ -69,12 +69,35 @@ internal static class KeepingFaults
                 .Store("boathouse", s => s with { Room = ByteSize.FromTB(40) })
                 .Store("vault", s => s with { Room = ByteSize.FromTB(3.6) })
         );
+        yield return (
+            "keeping.store-same-host",
+            Copied
+                .Sound()
+                .Store("vault", s => s with { Guest = null, Host = new HostId("kiln"), Pool = "vault" })
+                .With(KeepingEdits.RemoveOnward("vault to boathouse"))
+                .With(KeepingEdits.Leave("nightly", new JobPart(new GuestId("strongroom")).Key))
+                .With(KeepingEdits.Store(new Store("other", Host: new HostId("wren"), Pool: "ember", ChecksNew: true)))
+        );
+        yield return ("keeping.piles-up", Piling(1.1));
+        yield return ("keeping.database-by-snapshot", Copied.Sound().Job(j => j with { Mode = CopyMode.Snapshot, Takes = [new JobPart(Copied.Notes)] }));
         yield return ("keeping.nobody-told", Copied.Sound().Job(j => j with { Told = ToldWhen.Never }));
         yield return ("keeping.store-nowhere", Copied.Sound().With(KeepingEdits.Store(new Store("shelf", Box: "a box that is gone"))));
         yield return ("keeping.three-places", Copied.Sound().Store("boathouse", s => s with { Unchangeable = false }));
         yield return ("keeping.copy-missing", Copies(Copied.Cloud));
         yield return ("keeping.copy-small", Copies(Copied.Notes, Copied.Cloud, small: true));
         yield return ("keeping.copy-unchecked", Copies(Copied.Notes, Copied.Cloud, read: false));
+    }
+
+    /// <summary>A lab whose job takes so many times as long as there is until it begins again: four times a day.</summary>
+    public static Lab Piling(double times)
+    {
+        // Into a store that keeps nothing once everything is copied each time.
+        var often = Copied
+            .Sound()
+            .Store("vault", s => s with { Deduplicates = false })
+            .Job(j => j with { Times = "02:00,08:00,14:00,20:00" });
+        var each = often.Keeping().Jobs.Single().Each;
+        return often.Job(j => j with { Rate = each.Bytes / (times * 6 * 3600 * 1e6) });
     }
 
     /// <summary>A lab in which something was last brought back so many days ago.</summary>

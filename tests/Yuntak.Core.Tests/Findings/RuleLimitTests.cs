@@ -49,6 +49,7 @@ public partial class RuleLimitTests
                     .Lab(Kiln)
                     .WithGuestOn(Small.Guest("hub", "automation-hub") with { HealthCheckMinutes = (int)Math.Round(20 * x) }, "kiln")
         ),
+        ["keeping.piles-up"] = (1e-4, KeepingFaults.Piling),
         ["keeping.no-drill"] = (1, KeepingFaults.Drilled),
         ["keeping.copy-missing"] = (1.0 / (24 * 60), KeepingFaults.Aged),
         ["keeping.copy-small"] = (Hair, KeepingFaults.Sized),

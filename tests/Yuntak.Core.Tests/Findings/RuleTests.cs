@@ -279,6 +279,16 @@ public class RuleTests
                 Small.Lab(kiln, Small.Host("shelf", 1)).WithGuestOn(machine with { Importance = Importance.Must, Survives = true }, "kiln")
             },
             { "bench.not-placed", pair.With(GuestEdits.Add(machine)) },
+            {
+                "runbook.wipe-unsaid",
+                Small.Lab(kiln with { Disks = kiln.Disks.Change(d => d.Id == "kiln-data", d => d with { Holds = ["ntfs"] }) })
+            },
+            {
+                "runbook.halt",
+                (pair with { Shares = [new NetworkShare("reels", new ShareEnd(new GuestId("shelf"), Path: "/srv/reels"))] })
+                    .With(GuestEdits.Add(Small.Guest("shelf", "file-cloud")))
+                    .WithGuestOn(machine with { Mounts = [new ShareMount("reels", "/reels")] }, "kiln")
+            },
         };
         foreach (var (rule, lab) in DeviceFaults.All().Concat(WireFaults.All()).Concat(KeepingFaults.All()))
         {
@@ -355,6 +365,7 @@ public class RuleTests
         "disks.thin-promised",
         "disks.tier-too-small",
         "disks.usb-in-parity",
+        "runbook.halt",
         "kit.boot-from-stick",
         "kit.disk-failing",
         "kit.disk-sectors",

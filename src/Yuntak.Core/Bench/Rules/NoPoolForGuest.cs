@@ -29,6 +29,7 @@ internal sealed class NoPoolForGuest : IRule
         let bulkless = guest.Bulk.Bytes > 0
             && !lab.Lab.AllFolders.Any(f => f.HoldsBulkOf(guest.Guest.Id))
             && host.Pool(placement.BulkPool) is null
+            && !HasDisksOfItsOwn(host.Host, guest.Guest)
         where homeless || bulkless
         // An amount that is only advised is asked after; one that was said has to lie somewhere.
         let severity = homeless || guest.Guest.Overrides.Bulk is not null ? Severity.Stop : Severity.Mind
@@ -53,4 +54,11 @@ internal sealed class NoPoolForGuest : IRule
                         ),
                     ]
         );
+
+    /// <summary>The class of disk controllers (PCI Code and ID Assignment Specification).</summary>
+    private const string MassStorage = "01";
+
+    /// <summary>Whether a disk controller is handed over whole: what hangs on it is where its bulk data lie.</summary>
+    private static bool HasDisksOfItsOwn(Labs.Host host, Labs.Guest guest) =>
+        guest.HandedWhole.Any(d => host.Hardware.Function(d)?.ClassCode.StartsWith(MassStorage, StringComparison.Ordinal) == true);
 }

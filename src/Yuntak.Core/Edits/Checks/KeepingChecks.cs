@@ -1,6 +1,8 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
+using Yuntak.Core.Schedules;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 
 namespace Yuntak.Core.Edits;
 
@@ -15,6 +17,7 @@ internal static class KeepingChecks
     public static IEnumerable<Problem> Problems(Lab lab) =>
         WireChecks
             .Each(lab.Stores, "stores", StoreShapes.Store, s => s.Name, "store", s => StoreProblems(lab, s))
+            .Concat(RunProblems(lab))
             .Concat(WireChecks.Each(lab.Jobs, "jobs", JobShapes.Job, j => j.Name, "job", j => JobProblems(lab, j)))
             .Concat(WireChecks.Each(lab.Onward, "onward", OnwardShapes.Onward, o => o.Key, "onward copy", o => OnwardProblems(lab, o)))
             .Concat(WireChecks.Each(lab.Drills, "drills", OnwardShapes.Drill, d => d.Key, "drill", d => DrillProblems(lab, d)))
@@ -28,6 +31,31 @@ internal static class KeepingChecks
                     c => WireChecks.GuestThere(lab, "guest", c.Guest).Concat(StoreThere(lab, "store", c.Store))
                 )
             );
+
+    /// <summary>How often copies may begin in a day, all together: some hundred times what a busy house does, and so few that a night can be worked out in a moment.</summary>
+    public const int MostRuns = 2_000;
+
+    private static IEnumerable<Problem> RunProblems(Lab lab)
+    {
+        var runs = lab.Jobs.Select(j => j.Times).Concat(lab.Onward.Select(o => o.Times)).Sum(TimesADay);
+        if (runs > MostRuns)
+        {
+            yield return new Problem("jobs", $"Jobs and onward copies begin {Numbers.Exact(runs)} times a day together; {Numbers.Exact(MostRuns)} is the most. Let some of them begin less often.");
+        }
+
+        // What cannot be read is told of by its own field.
+        static int TimesADay(string times)
+        {
+            try
+            {
+                return CopyTimes.Parse(times).Times.Count;
+            }
+            catch (Refused)
+            {
+                return 0;
+            }
+        }
+    }
 
     private static IEnumerable<Problem> StoreProblems(Lab lab, Store store)
     {

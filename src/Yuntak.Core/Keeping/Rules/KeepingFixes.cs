@@ -84,9 +84,14 @@ internal static class KeepingFixes
         );
 
     /// <summary>Lets jobs into a store go into another that lies in another pool, where there is one.</summary>
-    public static IEnumerable<Fix> ToAnother(HouseKeeping keeping, StoreSums store) =>
+    public static IEnumerable<Fix> ToAnother(HouseKeeping keeping, StoreSums store, bool otherHost = false) =>
         keeping
-            .Stores.Where(s => s.IsThere && (s.Host != store.Host || s.Pool != store.Pool) && !s.Store.IsElsewhere && !s.Store.Carried)
+            .Stores.Where(s =>
+                s.IsThere
+                && (s.Host != store.Host || (s.Pool != store.Pool && !otherHost))
+                && !s.Store.IsElsewhere
+                && !s.Store.Carried
+            )
             .Take(1)
             .Select(other => new Fix(
                 $"Copy into {other.Store.Name} instead",

@@ -23,7 +23,7 @@ internal sealed class TwiceInStore : IRule
     {
         var keeping = HouseKeeping.Of(lab);
         return from volume in keeping.Twice
-            from jobs in keeping.JobsOf(volume).GroupBy(j => j.Job.Store)
+            from jobs in keeping.WholeJobsOf(volume).GroupBy(j => j.Job.Store)
             where jobs.Count() > 1
             let names = jobs.Select(j => j.Job.Name).ToList()
             select Info.On(

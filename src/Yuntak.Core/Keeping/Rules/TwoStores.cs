@@ -23,7 +23,7 @@ internal sealed class TwoStores : IRule
     {
         var keeping = HouseKeeping.Of(lab);
         return from volume in keeping.Twice
-            let stores = keeping.JobsOf(volume).Select(j => j.Job.Store).Distinct().ToList()
+            let stores = keeping.WholeJobsOf(volume).Select(j => j.Job.Store).Distinct().ToList()
             where stores.Count > 1
             select Info.On(
                 KeepingFixes.SubjectOf(lab, volume),

@@ -52,7 +52,8 @@ internal abstract record GuestWork(GuestId Of) : Work
                 host.Id,
                 $"{after.Name} uses the share {nowhere.Name}, and nothing exports it",
                 $"{Wires.ShareSums.ExporterName(plan.Draft, nowhere)}, where it lies, is on no host.",
-                $"Put {Wires.ShareSums.ExporterName(plan.Draft, nowhere)} on a host, or let {after.Name} do without the share."
+                $"Put {Wires.ShareSums.ExporterName(plan.Draft, nowhere)} on a host, or let {after.Name} do without the share.",
+                Guest: Of
             );
         }
 
@@ -71,7 +72,8 @@ internal abstract record GuestWork(GuestId Of) : Work
                 host.Id,
                 $"{after.Name} cannot be handed {bar.Device} {bar.Way!.Value.Words()}",
                 $"{string.Join("; ", bar.Reasons)}.",
-                "Choose another device or way for it at Devices, or let it go without."
+                "Choose another device or way for it at Devices, or let it go without.",
+                Guest: Of
             );
     }
 

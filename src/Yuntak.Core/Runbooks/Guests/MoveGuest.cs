@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
@@ -11,7 +12,15 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="To">The host it goes to.</param>
 /// <param name="Place">Where it is on that host; null inside another guest.</param>
 /// <param name="Straight">Whether both hosts have a pool of that name.</param>
-internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placement? Place, bool Straight) : GuestAct(Guest, To)
+/// <param name="Mounters">Guests that mount a folder of it: they would hang while it is away, and are stopped first.</param>
+internal sealed record MoveGuest(
+    GuestId Guest,
+    HostId From,
+    HostId To,
+    Placement? Place,
+    bool Straight,
+    ValueList<GuestId> Mounters = default
+) : GuestAct(Guest, To)
 {
     /// <inheritdoc/>
     public override string Type => "move-guest";
@@ -24,12 +33,16 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
             Value("to", To.Value),
             Value("systemPool", Place?.SystemPool),
             Value("bulkPool", Place?.BulkPool),
+            // A step of a guest whose folders nobody mounts is known by what it always was.
+            .. Mounters.Count > 0 ? [Value("stopsFirst", Mounters.Select(m => m.Value))] : Array.Empty<KeyValuePair<string, JsonNode?>>(),
         ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<GuestId> Stops => [Guest];
+    public override IReadOnlyList<GuestId> Stops => [Guest, .. Mounters];
 
     internal override (double Least, double Most) Spread => OfAmounts;
+
+    private const int StopMinutes = 3;
 
     internal override Duration Takes(Plan plan)
     {
@@ -43,7 +56,7 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
             plan.CopyTime(was is null ? default : size.SystemDisk, (From, was?.SystemPool), (To, Place?.SystemPool))
             + plan.CopyTime(was is null ? default : size.Bulk, (From, was?.BulkPool), (To, Place?.BulkPool));
         // Through the backup everything is written twice.
-        return new Duration(10) + (Straight ? across : across + across);
+        return new Duration(10 + (StopMinutes * Mounters.Count)) + (Straight ? across : across + across);
     }
 
     internal override void Apply(DiskState disks)
@@ -65,6 +78,9 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
         return new(
             $"Shut it down and move it to {to}",
             [
+                .. Mounters.Count > 0
+                    ? [new StepValue("shut down first", $"{string.Join(", ", Mounters.Select(plan.NameOf))}, which mount a folder of it")]
+                    : Array.Empty<StepValue>(),
                 new("from", from),
                 new("to", to),
                 new("pool there", GuestFigures.PoolWords(pool)),
@@ -88,6 +104,7 @@ internal sealed record MoveGuest(GuestId Guest, HostId From, HostId To, Placemen
 
     internal override void Affect(SimHouse house, Plan plan)
     {
+        house.StopMeanwhile(Mounters);
         house.ShutDown(Guest);
         house.Move(Guest, From, To, GuestNeeds.Of(plan.Sums, Guest));
     }

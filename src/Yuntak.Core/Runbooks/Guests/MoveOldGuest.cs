@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Labs;
@@ -35,18 +36,26 @@ internal sealed record MoveOldGuest(GuestId Of) : GuestWork(Of)
         var (before, after) = (Before(plan)!, After(plan)!);
         var (from, to) = (plan.AsBuilt.HostOf(before)!, plan.Draft.HostOf(after)!);
         var pool = after.Placement?.SystemPool;
-        var figures = GuestFigures.Of(plan.Sums.Guest(Of));
+        ValueList<GuestId> mounters = [.. Mounters(plan).Distinct()];
         return
         [
             new BackupGuest(Of, from.Id),
-            new MoveGuest(Of, from.Id, to.Id, after.Placement, pool is not null && from.PoolNamed(pool) is not null),
+            new MoveGuest(Of, from.Id, to.Id, after.Placement, pool is not null && from.PoolNamed(pool) is not null, mounters),
             .. ChangeGuest.Figures(plan, before, after, to.Id, moved: true) is { } set ? [set] : Array.Empty<Act>(),
             .. ChangeGuest.Devices(plan, before, after, to.Id).TakeWhile(a => a is not ProveDevices),
             .. ChangeGuest.Shares(before, after, to.Id, moved: true),
-            new StartGuest(Of, to.Id, StartMinutes(plan.Sums.Guest(Of))),
+            new StartGuest(Of, to.Id, StartMinutes(plan.Sums.Guest(Of)), mounters),
             .. ChangeGuest.Devices(plan, before, after, to.Id).OfType<ProveDevices>(),
         ];
     }
+
+    /// <summary>The guests that mount what it exports as it stands, and those it runs.</summary>
+    private IEnumerable<GuestId> Mounters(Plan plan) =>
+        from share in plan.AsBuilt.Shares
+        where share.From.Guest is { } exporter && (exporter == Of || plan.Stands(exporter)?.RunsIn == Of)
+        from user in Wires.ShareSums.Users(plan.AsBuilt, share)
+        where user.Guest.Id != Of && user.Guest.RunsIn != Of && plan.Stands(user.Guest.Id) is not null
+        select user.Guest.Id;
 
     /// <inheritdoc/>
     public override Halt? Stop(Plan plan) => Bars(plan, HandedDevice.Of(plan.Draft, After(plan)!));

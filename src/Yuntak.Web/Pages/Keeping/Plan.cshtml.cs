@@ -87,7 +87,7 @@ public sealed class PlanModel(DeskService desks, LabStore store) : KeepingPageMo
     public Task<IActionResult> OnPostRemoveJobAsync(string was) => ChangeAsync(KeepingEdits.RemoveJob(was), "/Keeping/Plan");
 
     /// <summary>Ticks what a job takes, of what was shown.</summary>
-    public Task<IActionResult> OnPostTakesAsync(string job, string[]? shown, string[]? ticked, string[]? why, string? part) =>
+    public Task<IActionResult> OnPostTakesAsync(string job, string[]? shown, string[]? ticked, string?[]? why, string? part) =>
         ChangeAsync(
             Ticks.Of(House, job, shown ?? [], ticked ?? [], why ?? []),
             $"/Keeping/Plan?job={Escaped(job)}{(part is null ? "" : $"&part={Escaped(part)}")}#takes"

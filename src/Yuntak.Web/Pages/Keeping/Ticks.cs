@@ -17,7 +17,7 @@ internal static class Ticks
     /// <param name="shown">The keys that were on the list.</param>
     /// <param name="ticked">Those of them that were ticked.</param>
     /// <param name="why">Why not, for each that was on the list, in its order.</param>
-    public static Edit Of(HouseKeeping house, string job, string[] shown, string[] ticked, string[] why) =>
+    public static Edit Of(HouseKeeping house, string job, string[] shown, string[] ticked, string?[] why) =>
         KeepingEdits.ChangeJob(
             job,
             j =>

@@ -2,9 +2,11 @@
 (() => {
   "use strict";
   const key = "yuntak-waiting-ticks";
-  const read = () => { try { return JSON.parse(localStorage.getItem(key)) ?? []; } catch { return []; } };
-  const write = ticks => { try { localStorage.setItem(key, JSON.stringify(ticks)); } catch { /* a private window may refuse: what waits is then only on this page */ } };
-  let waiting = read();
+  // Other tabs keep ticks in the same place: what is there is read before anything is added or taken away. A private window may refuse; what waits is then only on this page.
+  let waiting = [];
+  const read = () => { try { waiting = JSON.parse(localStorage.getItem(key)) ?? []; } catch { /* as it is on this page */ } };
+  const write = () => { try { localStorage.setItem(key, JSON.stringify(waiting)); } catch { /* as above */ } };
+  read();
   let sending = false;
   let said = "";
   let clashes = [];
@@ -51,9 +53,10 @@
 
   const keep = form => {
     const step = stepOf(form);
+    read();
     if (!waiting.some(t => t.step === step)) {
       waiting.push({ step, took: document.querySelector(`[form="${CSS.escape(form.id)}"][name=took]`)?.value ?? "", words: form.closest(".step")?.querySelector("summary")?.textContent.trim() ?? "" });
-      write(waiting);
+      write();
     }
     mark();
   };
@@ -85,8 +88,9 @@
           const status = (await page(form.getAttribute("action"), { method: "POST", body: new URLSearchParams(sent) })).querySelector("#status .refusal");
           if (status) clashes.push(`${words}: ${status.textContent.trim()}`);
         }
-        waiting.shift();
-        write(waiting);
+        read();
+        waiting = waiting.filter(t => t.step !== step);
+        write();
       }
       pause = soonest;
       say(clashes.length ? `Not ticked: ${clashes.join(" ")}` : "The line is back, and what waited is ticked.");
@@ -111,6 +115,7 @@
   document.addEventListener("htmx:sendError", event => {
     if (event.target.matches?.("form.tick-form")) keep(event.target);
   });
+  addEventListener("storage", event => { if (event.key === key && !sending) { read(); mark(); } });
   addEventListener("online", sendAll);
   addEventListener("offline", () => { if (document.getElementById("offline")) say("No line. Go on: ticks wait here until it is back."); });
   // The page made anew says again what was said last, as nobody may have read it yet; the next thing somebody does by hand clears it.
