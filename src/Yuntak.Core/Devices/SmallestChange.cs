@@ -93,11 +93,11 @@ internal sealed class SmallestChange
                 .Where(k => k != asked.Guest.Kind && asked.Guest.RunsIn is null && lab.GuestsIn(asked.Guest.Id).FirstOrDefault() is null)
         )
         {
-            if (check.Best(freed with { Guest = asked.Guest with { Kind = kind } }).CanBe)
+            if (check.Best(freed with { Guest = asked.Guest with { Kind = kind } }) is { CanBe: true } so)
             {
                 yield return (
                     $"make {asked.Guest.Name} {Base.Names.A(kind.Words())}",
-                    l => l.WithGuest(asked.Guest.Id, g => g with { Kind = kind })
+                    l => l.WithGuest(asked.Guest.Id, g => ClaimTaking.Taken(g, asked, so.Way!.Value, so.Device!) with { Kind = kind })
                 );
             }
         }

@@ -18,7 +18,7 @@ public static class Numbers
             value >= 99.95 ? 1
             : value >= 9.995 ? 10
             : 100;
-        return Math.Ceiling((value * factor) - 1e-9) / factor;
+        return Math.Ceiling(value * factor * (1 - 1e-13)) / factor;
     }
 
     /// <summary>A number with at most three telling digits: 1,234 · 123 · 12.3 · 1.25; trailing zeros go.</summary>
