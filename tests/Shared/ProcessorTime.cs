@@ -43,7 +43,11 @@ internal static class ProcessorTime
 
     private static double Now()
     {
-        clock_gettime(ThreadClock, out var time);
+        if (clock_gettime(ThreadClock, out var time) != 0)
+        {
+            throw new InvalidOperationException("The kernel does not tell the processor time of a thread.");
+        }
+
         return time.Seconds + time.Nanoseconds / 1e9;
     }
 

@@ -68,8 +68,8 @@ internal static class Small
         var plain = Assessment.Of(lab, Copied.Today);
         return
         [
-            .. (rule.StartsWith("runbook.", StringComparison.Ordinal) ? plain.From(Core.Runbooks.Standing.Of(lab)) : plain).Findings.Where(f =>
-                f.Rule.Id == rule
+            .. (rule.StartsWith("runbook.", StringComparison.Ordinal) ? plain.From(Core.Runbooks.Standing.Of(lab)) : plain).Findings.Where(
+                f => f.Rule.Id == rule
             ),
         ];
     }

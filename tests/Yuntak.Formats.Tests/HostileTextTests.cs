@@ -38,10 +38,72 @@ public class HostileTextTests
         foreach (
             var piece in new[]
             {
-                "a", "a,", "a ", "a;b\t", "\"", "'", "\"\"", "9", " ", "\t", "\n", "\r", "\r\n", " \n", "-", "- ", "-\n", ":", ": ", "a: ", "a:\n", "[", "]", "{",
-                "}", "[[],", "{a: ", "{\"a\":", "[{\"a\":[", "<", "<a>", "<a/>", "<!--", "&a ", "*a ", "!a ", "? ", "| ", ">\n ", "#", "# a\n", "%", "@", "\\", "${", "${a:-",
-                "\0", "\uFEFF", "\u2028", "=== yuntak part disks: x ===\n", "=== yuntak part", "services:\n", "  a:\n    image: x\n", "name,", "name,kind\n", "guest,time\n",
-                "a,b,c,d\n", "1.2.3.4 ", "1.2.3.4 a\n", "dev sda\n", "a=b\n", "a: b\n", "a:b\n\n", "Handle 0x0\n", "0000:00:00.0 a\n", "sda\n",
+                "a",
+                "a,",
+                "a ",
+                "a;b\t",
+                "\"",
+                "'",
+                "\"\"",
+                "9",
+                " ",
+                "\t",
+                "\n",
+                "\r",
+                "\r\n",
+                " \n",
+                "-",
+                "- ",
+                "-\n",
+                ":",
+                ": ",
+                "a: ",
+                "a:\n",
+                "[",
+                "]",
+                "{",
+                "}",
+                "[[],",
+                "{a: ",
+                "{\"a\":",
+                "[{\"a\":[",
+                "<",
+                "<a>",
+                "<a/>",
+                "<!--",
+                "&a ",
+                "*a ",
+                "!a ",
+                "? ",
+                "| ",
+                ">\n ",
+                "#",
+                "# a\n",
+                "%",
+                "@",
+                "\\",
+                "${",
+                "${a:-",
+                "\0",
+                "\uFEFF",
+                "\u2028",
+                "=== yuntak part disks: x ===\n",
+                "=== yuntak part",
+                "services:\n",
+                "  a:\n    image: x\n",
+                "name,",
+                "name,kind\n",
+                "guest,time\n",
+                "a,b,c,d\n",
+                "1.2.3.4 ",
+                "1.2.3.4 a\n",
+                "dev sda\n",
+                "a=b\n",
+                "a: b\n",
+                "a:b\n\n",
+                "Handle 0x0\n",
+                "0000:00:00.0 a\n",
+                "sda\n",
             }
         )
         {
@@ -49,7 +111,18 @@ public class HostileTextTests
         }
 
         // A first line that says which reader it is for, and then one endless one.
-        foreach (var head in new[] { "name,kind\n", "guest,time,bytes\n", "services:\n  a:\n    image: ", "yuntak: 1\nname: ", "<Envelope><a>", "=== yuntak collect 1: host a, 2026-12-02, masked no ===\n=== yuntak part disks: x ===\n", "{\"blockdevices\":[" })
+        foreach (
+            var head in new[]
+            {
+                "name,kind\n",
+                "guest,time,bytes\n",
+                "services:\n  a:\n    image: ",
+                "yuntak: 1\nname: ",
+                "<Envelope><a>",
+                "=== yuntak collect 1: host a, 2026-12-02, masked no ===\n=== yuntak part disks: x ===\n",
+                "{\"blockdevices\":[",
+            }
+        )
         {
             foreach (var piece in new[] { "a", "a,", "\"", " ", "[", "{\"a\":", "<a>", "\n", "\\\"" })
             {
@@ -63,7 +136,10 @@ public class HostileTextTests
         yield return ("deep elements", "<Envelope>" + Repeated("<a>", 120_000) + Repeated("</a>", 160_000) + "</Envelope>");
         yield return ("deep elements with text", "<Envelope>" + Repeated("<VirtualSystem><Name>", 120_000));
         yield return ("many systems", "<Envelope>" + Repeated("<VirtualSystem><Name>a</Name></VirtualSystem>", Longest) + "</Envelope>");
-        yield return ("many disks", "<Envelope><DiskSection>" + Repeated("<Disk diskId=\"a\" capacity=\"x\"/>", Longest) + "</DiskSection></Envelope>");
+        yield return (
+            "many disks",
+            "<Envelope><DiskSection>" + Repeated("<Disk diskId=\"a\" capacity=\"x\"/>", Longest) + "</DiskSection></Envelope>"
+        );
         yield return ("many services", "services:\n" + string.Concat(Enumerable.Range(0, 120_000).Select(n => $"  s{n}:\n    image: a\n")));
         yield return ("one service, many ports", "services:\n  a:\n    ports:\n" + Repeated("    - \"80:80\"\n", Longest - 1_000));
         yield return ("one service, many folders", "services:\n  a:\n    volumes:\n" + Repeated("    - /a:/b\n", Longest - 1_000));

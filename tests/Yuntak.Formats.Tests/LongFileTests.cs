@@ -30,8 +30,16 @@ public class LongFileTests
     [Fact]
     public void A_file_of_more_lines_or_a_longer_one_than_any_lab_has_is_refused_with_the_line()
     {
-        LabFile.Read("yuntak: 1\n" + new string('\n', 300_000)).Problems.Single().ToString().ShouldContain("line 200001: more than 200,000 lines");
-        LabFile.Read("yuntak: 1\nname: " + new string('a', 300_000)).Problems.Single().ToString().ShouldContain("line 2: a line longer than");
+        LabFile
+            .Read("yuntak: 1\n" + new string('\n', 300_000))
+            .Problems.Single()
+            .ToString()
+            .ShouldContain("line 200001: more than 200,000 lines");
+        LabFile
+            .Read("yuntak: 1\nname: " + new string('a', 300_000))
+            .Problems.Single()
+            .ToString()
+            .ShouldContain("line 2: a line longer than");
     }
 
     /// <summary>Four times the guests take four times as long, not sixteen: ratios in one run, with room for a busy machine.</summary>

@@ -276,4 +276,69 @@ public sealed class WireFileTests : IDisposable
         process.WaitForExit();
         return (process.ExitCode, said);
     }
+
+    [Fact]
+    [Reference("RFC 1035; RFC 3596")]
+    public void A_name_leads_to_the_side_its_readers_reach_and_further_names_in_both_families()
+    {
+        var host = Small.Host("kiln");
+        var lab = Small
+            .Lab(host)
+            .WithGuestOn(
+                Small.Guest("owl", "camera-recorder") with
+                {
+                    Aliases = ["yard"],
+                    Interfaces =
+                    [
+                        new Leg("cameras", Address: "10.40.9.20"),
+                        new Leg("house", Address: "10.40.7.20"),
+                        new Leg("house6", Address: "fd00:40:7::20"),
+                    ],
+                },
+                "kiln"
+            );
+        lab = lab with
+        {
+            Networks =
+            [
+                new Network("cameras", "10.40.9.0/24", Purpose: NetworkPurpose.Cameras),
+                new Network("house", "10.40.7.0/24", "10.40.7.1", Addresses: AddressSchool.Fixed),
+                new Network("house6", "fd00:40:7::/64"),
+            ],
+        };
+        var zone = ZoneFile.Of(Wires(lab), lab.Settings.Zone);
+        zone.ShouldNotContain("10.40.9.20");
+        foreach (var name in new[] { "owl", "yard" })
+        {
+            zone.ShouldContain($"{name} IN A 10.40.7.20\n");
+            zone.ShouldContain($"{name} IN AAAA fd00:40:7::20\n");
+        }
+
+        // The same guest, set up by itself: a fixed address comes with who names are asked of, a share with what mounts it.
+        lab = lab with
+        {
+            Shares = [new NetworkShare("reels", new ShareEnd(Host: host.Id, Path: "/srv/reels"), ["owl"])],
+        };
+        lab = lab.WithGuest(new GuestId("owl"), g => g with { Mounts = [new ShareMount("reels", "/reels", MountBy.Guest)] });
+        var first = Yuntak.Formats.Exports.CloudConfig.Of(Core.Bench.Sums.Of(lab), lab.Guests[0]);
+        first.ShouldContain("Address=10.40.7.20/24\n      Gateway=10.40.7.1\n      DNS=10.40.7.1\n");
+        first.ShouldContain("packages:  # what mounts them\n  - nfs-common\n");
+    }
+
+    [Fact]
+    [Reference("RFC 4180; OWASP, CSV injection")]
+    public void A_cell_that_a_spreadsheet_would_take_for_a_formula_is_text()
+    {
+        foreach (var name in new[] { "=HYPERLINK(1)", "+1", "-1", "@sum" })
+        {
+            var table = Yuntak.Formats.Exports.SafeTable.Of(
+                ["name"],
+                [
+                    [name],
+                    ["plain"],
+                ]
+            );
+            table.ShouldBe($"name\n'{name}\nplain\n");
+        }
+    }
 }

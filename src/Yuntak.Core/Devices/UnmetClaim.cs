@@ -10,4 +10,11 @@ namespace Yuntak.Core.Devices;
 /// <param name="Reason">Why, in one plain sentence.</param>
 /// <param name="SmallestChange">The smallest change that would let it.</param>
 /// <param name="Change">That change, where it is one of the plan; null where somebody has to plug, buy or switch something.</param>
-public sealed record UnmetClaim(Guest Guest, DeviceNeed Need, Host Host, string Reason, string SmallestChange, Func<Lab, Lab>? Change = null);
+public sealed record UnmetClaim(
+    Guest Guest,
+    DeviceNeed Need,
+    Host Host,
+    string Reason,
+    string SmallestChange,
+    Func<Lab, Lab>? Change = null
+);

@@ -19,7 +19,9 @@ internal sealed class ArrivalRoom
     /// <param name="arrivals">What comes into the store by one plan; at least one.</param>
     private ArrivalRoom(IReadOnlyList<Arrival> arrivals)
     {
-        var each = arrivals.SelectMany(a => a.Job.Segments.Select(s => (Segment: s, Whole: a.IsWhole(s)))).ToLookup(s => s.Whole, s => s.Segment);
+        var each = arrivals
+            .SelectMany(a => a.Job.Segments.Select(s => (Segment: s, Whole: a.IsWhole(s))))
+            .ToLookup(s => s.Whole, s => s.Segment);
         (Times, Keep, School) = (arrivals[0].Times, arrivals[0].Keep, arrivals[0].School);
         (whole, wholeADay) = Sum(each[true]);
         (once, onceADay) = Sum(each[false]);

@@ -100,7 +100,8 @@ internal sealed class GuestKeeper
             .Distinct()
             .ToList();
         var begins =
-            (store.Store.Carried ? KeepingRules.CarryHours * 60 : 0) + (files.Count > 0 ? KeepingRules.AnewMinutes(volumes[0].Guest!.Kind) : 0);
+            (store.Store.Carried ? KeepingRules.CarryHours * 60 : 0)
+            + (files.Count > 0 ? KeepingRules.AnewMinutes(volumes[0].Guest!.Kind) : 0);
         return volumes
             .Where(v => keeping.WholeJobsOf(v).Any())
             .Select(v => (v.Size, v.At))

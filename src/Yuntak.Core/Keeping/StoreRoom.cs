@@ -72,7 +72,7 @@ public sealed class StoreRoom
     /// <summary>The most on any day of the cycle, all plans together.</summary>
     private ByteSize Most(List<IReadOnlyList<IReadOnlyList<TimeSpan>>> cycles, int grown)
     {
-        var most = ByteSize.Zero;
+        var largest = ByteSize.Zero;
         var days = cycles.Select(c => c.Count).DefaultIfEmpty(0).Max();
         for (var day = 0; day < days; day++)
         {
@@ -82,10 +82,10 @@ public sealed class StoreRoom
                 sum += arrivals[n].Of(cycles[n][Math.Min(day, cycles[n].Count - 1)], grown);
             }
 
-            most = ByteSize.Max(most, sum);
+            largest = ByteSize.Max(largest, sum);
         }
 
-        return most * (1 / store.Reduction);
+        return largest * (1 / store.Reduction);
     }
 
     private ByteSize Sum(List<IReadOnlyList<DateTime>> left, int days) =>
@@ -94,7 +94,12 @@ public sealed class StoreRoom
     /// <summary>From a year after the first copy on, until every rule has long had all it keeps.</summary>
     private IEnumerable<(DateOnly Day, ByteSize Used)> Later()
     {
-        var until = on.AddDays(Math.Min(LatestDays, Days * 2 + (int)arrivals.Max(a => a.Keep is { } keep ? on.DayNumber - KeptDays.Settled(a.Times, keep, on).DayNumber : 0)));
+        var until = on.AddDays(
+            Math.Min(
+                LatestDays,
+                Days * 2 + (int)arrivals.Max(a => a.Keep is { } keep ? on.DayNumber - KeptDays.Settled(a.Times, keep, on).DayNumber : 0)
+            )
+        );
         var each = arrivals.Select(a => KeptDays.Of(a.Times, a.Keep, a.School, on, until, on.AddDays(Days)).GetEnumerator()).ToList();
         try
         {

@@ -246,7 +246,8 @@ public sealed record Host(HostId Id, string Name, string Description, HostFacts 
     /// Whether a disk holds something that nobody has said may go. Of a host that nobody has looked into, what is mounted where is how it will be; what its disks
     /// hold is said of today, and counts.
     /// </summary>
-    public bool HoldsUnsaid(Disk disk) => disk.MayBeWiped is null && (disk.Holds.Count > 0 || ((WasRead || Stands) && disk.MountedAt.Count > 0));
+    public bool HoldsUnsaid(Disk disk) =>
+        disk.MayBeWiped is null && (disk.Holds.Count > 0 || ((WasRead || Stands) && disk.MountedAt.Count > 0));
 
     /// <summary>The disks of a pool that are still in the host, each with the size that is left of it beside the host's own system.</summary>
     public IEnumerable<Disk> PartsOf(Pool pool) => DisksOf(pool).Select(d => d with { Size = d.Size - SystemShareOf(d) });

@@ -66,7 +66,11 @@ internal sealed record WorkLoad(
     /// <summary>A guest comes to another host as large as it was, and is made smaller there: what it takes more until then.</summary>
     private static IEnumerable<((HostId Host, string Pool) At, ByteSize Bytes)> Meanwhile(Plan plan, Work work)
     {
-        if (work is not MoveOldGuest || plan.Stands(work.Guest!.Value) is not { RunsIn: null } || plan.Planned(work.Guest.Value) is not { RunsIn: null })
+        if (
+            work is not MoveOldGuest
+            || plan.Stands(work.Guest!.Value) is not { RunsIn: null }
+            || plan.Planned(work.Guest.Value) is not { RunsIn: null }
+        )
         {
             yield break;
         }

@@ -14,7 +14,8 @@ internal sealed record GuestNeeds(
     ImmutableHashSet<string> Bridges,
     ImmutableHashSet<string> Devices,
     ImmutableHashSet<string> Shares,
-    string? Family
+    string? Family,
+    ImmutableArray<SimPort> Ports
 )
 {
     /// <inheritdoc cref="GuestRoom.Host"/>
@@ -68,7 +69,8 @@ internal sealed record GuestNeeds(
                         .Select(a => DeviceKey(a.Claim.Way!.Value, a.Claim.Device!)),
                 ],
             [.. guest.Mounts.Select(m => m.Share)],
-            guest.MadeFor
+            guest.MadeFor,
+            [.. SimPort.Of(sums.Wires, id)]
         );
     }
 

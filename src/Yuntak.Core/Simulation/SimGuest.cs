@@ -64,6 +64,12 @@ internal sealed class SimGuest
     /// <summary>The bridges its places on networks hang on.</summary>
     public ImmutableHashSet<string> Bridges { get; set; } = [];
 
+    /// <summary>The ports it takes while it runs.</summary>
+    public ImmutableArray<SimPort> Ports { get; set; } = [];
+
+    /// <summary>The ports it had when the work began. Who shared one then and ran knows how.</summary>
+    public ImmutableArray<SimPort> StoodAt { get; init; } = [];
+
     /// <summary>The shares it finds at their places.</summary>
     public ImmutableHashSet<string> Shares { get; set; } = [];
 

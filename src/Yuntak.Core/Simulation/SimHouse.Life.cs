@@ -39,6 +39,7 @@ internal sealed partial class SimHouse
                 System = system,
                 Bulk = bulk,
                 Bridges = needs.Bridges,
+                Ports = needs.Ports,
                 Family = needs.Family,
                 Installed = needs.Figures.Kind != GuestKind.Machine,
             }
@@ -120,6 +121,7 @@ internal sealed partial class SimHouse
             }
         }
 
+        PortsAreFree(guest);
         if (guest.State == GuestState.Off && guest.Memory > ByteSize.Zero && guest.Memory > host.FreeMemory)
         {
             throw new HostRefuses(
@@ -202,7 +204,7 @@ internal sealed partial class SimHouse
         guest.Bulk = Resized(guest.Bulk, needs.Bulk, guest.Written);
         Exit(guest);
         (guest.Figures, guest.Host, guest.Memory) = (needs.Figures, needs.Host, needs.Memory);
-        (guest.Bridges, guest.Family) = (needs.Bridges, needs.Family);
+        (guest.Bridges, guest.Family, guest.Ports) = (needs.Bridges, needs.Family, needs.Ports);
         Enter(guest);
         Follow(guest);
     }
@@ -280,7 +282,7 @@ internal sealed partial class SimHouse
 
         guest.Host = to;
         guest.Devices = [];
-        guest.Bridges = needs.Bridges;
+        (guest.Bridges, guest.Ports) = (needs.Bridges, needs.Ports);
         guest.Figures = guest.Figures with { SystemPool = needs.Figures.SystemPool, BulkPool = needs.Figures.BulkPool, Devices = [] };
         Follow(guest);
     }

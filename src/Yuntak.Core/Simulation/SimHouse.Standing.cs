@@ -25,6 +25,8 @@ internal sealed partial class SimHouse
             System = needs.System,
             Bulk = needs.Bulk,
             Bridges = needs.Bridges,
+            Ports = needs.Ports,
+            StoodAt = runs ? needs.Ports : [],
             Family = needs.Family,
             Devices = life >= LifeStage.DevicesAttached ? needs.Devices : [],
             Shares = life >= LifeStage.SharesIn ? needs.Shares : [],

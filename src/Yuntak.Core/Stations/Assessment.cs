@@ -26,9 +26,7 @@ public sealed class Assessment : Sums
         Stands = stands;
         OfPlan = plain.Findings;
         runbook = new(() => RunbookBuilder.Build(stands, Lab));
-        findings = new(() =>
-            [.. plain.Findings.Concat(RuleBook.Check(this, RunbookRules.All)).OrderByDescending(f => f.Severity)]
-        );
+        findings = new(() => [.. plain.Findings.Concat(RuleBook.Check(this, RunbookRules.All)).OrderByDescending(f => f.Severity)]);
         stops = new(CountStops);
     }
 

@@ -102,8 +102,7 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public static bool operator >=(ByteSize a, ByteSize b) => a.Bytes >= b.Bytes;
 
     /// <summary>The size for people, in binary units with a thin space: «2.5 GiB».</summary>
-    public override string ToString() =>
-        Bytes >= MostCounted.Bytes ? $"more than 8{Numbers.ThinSpace}EiB" : Spoken(Binary, 1024);
+    public override string ToString() => Bytes >= MostCounted.Bytes ? $"more than 8{Numbers.ThinSpace}EiB" : Spoken(Binary, 1024);
 
     /// <summary>The same, never less than it is: how much more of something there has to be.</summary>
     public string ToStringUp() => Spoken(Binary, 1024, up: true);
@@ -112,8 +111,7 @@ public readonly partial record struct ByteSize(long Bytes) : IComparable<ByteSiz
     public string ToDecimalStringUp() => Spoken(Sold, 1000, up: true);
 
     /// <summary>The size for people as disks are sold, in decimal units: «20 TB».</summary>
-    public string ToDecimalString() =>
-        Bytes >= MostCounted.Bytes ? $"more than 9{Numbers.ThinSpace}EB" : Spoken(Sold, 1000);
+    public string ToDecimalString() => Bytes >= MostCounted.Bytes ? $"more than 9{Numbers.ThinSpace}EB" : Spoken(Sold, 1000);
 
     /// <summary>Writes the size so that <see cref="TryParse"/> reads exactly the same bytes again, with the largest unit that divides it.</summary>
     public string ToExactString()

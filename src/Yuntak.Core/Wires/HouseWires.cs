@@ -12,6 +12,7 @@ public sealed class HouseWires
     private readonly IReadOnlyList<Sizing> sizings;
     private readonly Lazy<IReadOnlyList<NetworkSums>> networks;
     private readonly Lazy<IReadOnlyList<HeardPort>> ports;
+    private readonly Lazy<ILookup<string, HeardPort>> portsOfGuests;
     private readonly Lazy<IReadOnlyList<PortClash>> clashes;
     private readonly Lazy<IReadOnlyList<WayIn>> waysIn;
     private readonly Lazy<IReadOnlyList<LinkUse>> links;
@@ -24,6 +25,7 @@ public sealed class HouseWires
         (Lab, this.sizings) = (lab, sizings);
         networks = new(Addresses);
         ports = new(() => [.. PortsOf.All(lab, sizings)]);
+        portsOfGuests = new(() => Ports.Where(p => p.Who.Kind == HolderKind.Guest).ToLookup(p => p.Who.Id, StringComparer.Ordinal));
         clashes = new(() => PortClashes.Among(Ports));
         waysIn = new(() => [.. Reach.Of(this, sizings)]);
         links = new(() => [.. LinkSums.Of(this, sizings)]);
@@ -38,6 +40,9 @@ public sealed class HouseWires
 
     /// <summary>Every port that something answers on.</summary>
     public IReadOnlyList<HeardPort> Ports => ports.Value;
+
+    /// <summary>Those of one guest.</summary>
+    internal IEnumerable<HeardPort> PortsOfGuest(GuestId id) => portsOfGuests.Value[id.Value];
 
     /// <summary>Ports that several want.</summary>
     public IReadOnlyList<PortClash> Clashes => clashes.Value;

@@ -46,7 +46,9 @@ public static class CopyList
         CopyReading.Draft draft = new();
         if (TypedTable.TooLong(text) is { } longest)
         {
-            draft.Problem($"Line {longest} is longer than {Numbers.Exact(TypedTable.LongestLine)} characters, so this is no list of copies; nothing was read.");
+            draft.Problem(
+                $"Line {longest} is longer than {Numbers.Exact(TypedTable.LongestLine)} characters, so this is no list of copies; nothing was read."
+            );
             return draft.Done();
         }
 

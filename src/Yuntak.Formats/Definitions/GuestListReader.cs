@@ -64,7 +64,10 @@ internal static class GuestListReader
         DefinitionLog log = new("list");
         if (TypedTable.TooLong(text) is { } longest)
         {
-            log.Left(longest, $"line {longest}: longer than {TypedTable.LongestLine:#,##0} characters, so this is no list of guests; nothing was read");
+            log.Left(
+                longest,
+                $"line {longest}: longer than {TypedTable.LongestLine:#,##0} characters, so this is no list of guests; nothing was read"
+            );
             return log.ToReading();
         }
 

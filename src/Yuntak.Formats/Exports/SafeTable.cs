@@ -7,7 +7,7 @@ namespace Yuntak.Formats.Exports;
 /// <summary>
 /// Tables for spreadsheets (RFC 4180). A cell that begins with a mark by which a spreadsheet takes it for a formula gets an apostrophe before it, which shows it as text.
 /// </summary>
-internal static class SafeTable
+public static class SafeTable
 {
     /// <summary>Writes a table.</summary>
     /// <param name="titles">The first line.</param>

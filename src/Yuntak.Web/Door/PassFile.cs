@@ -108,7 +108,8 @@ public sealed class PassFile(string folder)
     {
         try
         {
-            return JsonSerializer.Deserialize<Stored>(File.ReadAllText(file)) is { Hash.Length: > 0, Stamp.Length: > 0 } pass
+            return
+                JsonSerializer.Deserialize<Stored>(File.ReadAllText(file)) is { Hash.Length: > 0, Stamp.Length: > 0 } pass
                 && Convert.FromBase64String(pass.Hash).Length > 0
                 ? pass
                 : Nobody;

@@ -65,9 +65,7 @@ public sealed class Desk
 
     /// <summary>What followed from the lab before the last change; from the lab now, where nothing could be worked out from that one.</summary>
     private Assessment Then(Assessments assessments, Lab? before) =>
-        before is not null && Try(() => assessments.Of(before, AsBuilt.Lab)) is null
-            ? assessments.Of(before, AsBuilt.Lab)
-            : Assessment;
+        before is not null && Try(() => assessments.Of(before, AsBuilt.Lab)) is null ? assessments.Of(before, AsBuilt.Lab) : Assessment;
 
     private static string? Try(Func<Assessment> make)
     {

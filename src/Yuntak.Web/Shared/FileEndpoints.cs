@@ -56,7 +56,9 @@ internal static class FileEndpoints
     private static IResult Script(string? show)
     {
         var script = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "collect.sh"));
-        return show is "1" or "true" ? Results.Text(script, "text/plain", Encoding.UTF8) : Download(script, "application/x-sh", "collect.sh");
+        return show is "1" or "true"
+            ? Results.Text(script, "text/plain", Encoding.UTF8)
+            : Download(script, "application/x-sh", "collect.sh");
     }
 
     private static async Task<IResult> ProfileAsync(string id, LabStore store) =>

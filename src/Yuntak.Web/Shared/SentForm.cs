@@ -44,7 +44,8 @@ internal static class SentForm
                 && context.HandlerArguments.TryGetValue(parameter.Name, out var given)
                 && given is Array list
                 && list.Cast<object?>().Any(item => item is null or "")
-                && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).ElementType?.WriteState == NullabilityState.NotNull
+                && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).ElementType?.WriteState
+                    == NullabilityState.NotNull
             )
             {
                 return $"The form was not whole: a «{name}» in it is empty. Nothing was changed; load the page again.";
@@ -66,5 +67,6 @@ internal static class SentForm
     private static bool Missing(PageHandlerExecutingContext context, HandlerParameterDescriptor parameter) =>
         !parameter.ParameterType.IsValueType
         && (!context.HandlerArguments.TryGetValue(parameter.Name, out var value) || value is null)
-        && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).WriteState == NullabilityState.NotNull;
+        && new NullabilityInfoContext().Create(((HandlerParameterDescriptor)parameter).ParameterInfo).WriteState
+            == NullabilityState.NotNull;
 }

@@ -18,18 +18,20 @@ public class SmallestChangeTests
     public void A_change_of_the_plan_that_lets_a_claim_lets_it_when_it_is_made()
     {
         var made = 0;
-        DeviceGens.AnyLab(2, 5).Holds(
-            lab =>
-            {
-                foreach (var unmet in DeviceAssignment.Of(lab).Unmet.Where(u => u.Change is not null).Take(3))
+        DeviceGens
+            .AnyLab(2, 5)
+            .Holds(
+                lab =>
                 {
-                    var (before, after) = (Met(lab, unmet), Met(unmet.Change!(lab), unmet));
-                    after.ShouldBeGreaterThan(before, $"{unmet.Guest.Name}: {unmet.SmallestChange}");
-                    made++;
-                }
-            },
-            iter: 400
-        );
+                    foreach (var unmet in DeviceAssignment.Of(lab).Unmet.Where(u => u.Change is not null).Take(3))
+                    {
+                        var (before, after) = (Met(lab, unmet), Met(unmet.Change!(lab), unmet));
+                        after.ShouldBeGreaterThan(before, $"{unmet.Guest.Name}: {unmet.SmallestChange}");
+                        made++;
+                    }
+                },
+                iter: 400
+            );
         made.ShouldBeGreaterThan(20, "there is something to change");
 
         static int Met(Lab lab, UnmetClaim unmet) =>
@@ -43,7 +45,10 @@ public class SmallestChangeTests
     public void So_much_more_memory_as_is_said_is_enough(double first, double second)
     {
         Guest Given(string name, double gib) => Small.Guest(name) with { Overrides = new SizeOverrides(Memory: ByteSize.FromGiB(gib)) };
-        var lab = Small.Lab(Small.Host("kiln", 64, 8, 16)).WithGuestOn(Given("first", first), "kiln").With(GuestEdits.Add(Given("second", second)));
+        var lab = Small
+            .Lab(Small.Host("kiln", 64, 8, 16))
+            .WithGuestOn(Given("first", first), "kiln")
+            .With(GuestEdits.Add(Given("second", second)));
         var change = FitCheck.OnEveryHost(Assessment.Of(lab), lab.Guests[1]).Single().Limits.Single().SmallestChange;
         var said = change.TrimStart('+').Split(" memory")[0];
         ByteSize.TryParse(said.Replace($"{Numbers.ThinSpace}", " "), Prefixes.Binary, out var more).ShouldBeTrue(change);
@@ -56,7 +61,13 @@ public class SmallestChangeTests
     {
         foreach (var bytes in new long[] { 1, 1023, 1025, 10_000_001, 1_073_741_825, 2_039_999_999, 107_374_182_401, 1_099_511_627_777 })
         {
-            foreach (var (text, prefixes) in new[] { (new ByteSize(bytes).ToStringUp(), Prefixes.Binary), (new ByteSize(bytes).ToDecimalStringUp(), Prefixes.Decimal) })
+            foreach (
+                var (text, prefixes) in new[]
+                {
+                    (new ByteSize(bytes).ToStringUp(), Prefixes.Binary),
+                    (new ByteSize(bytes).ToDecimalStringUp(), Prefixes.Decimal),
+                }
+            )
             {
                 ByteSize.TryParse(text.Replace($"{Numbers.ThinSpace}", " "), prefixes, out var read).ShouldBeTrue(text);
                 read.Bytes.ShouldBeGreaterThanOrEqualTo(bytes, text);
@@ -94,7 +105,11 @@ public class SmallestChangeTests
         var host = Small.Host("kiln", 64, 8, 16) with { NetworkPorts = 1 };
         var planned = host with { Plan = host.Plan with { Wires = new HostWires([new PlannedBridge("br0", port, aware)]) } };
         RouterLegs.HasSecond(planned).ShouldBe(enough);
-        Small.Lab(planned).WithGuestOn(Small.Guest("gate", "router"), "kiln").Findings("kit.router-one-port").Count.ShouldBe(enough ? 0 : 1);
+        Small
+            .Lab(planned)
+            .WithGuestOn(Small.Guest("gate", "router"), "kiln")
+            .Findings("kit.router-one-port")
+            .Count.ShouldBe(enough ? 0 : 1);
     }
 
     [Fact]
@@ -113,7 +128,16 @@ public class SmallestChangeTests
     [Trade]
     public void What_a_library_converts_is_read_at_the_rate_of_the_source()
     {
-        var films = Small.Size(Small.Guest("films", "media-library", GuestKind.SystemContainer, new LoadValue("conversions-2160p", 1), new LoadValue("conversions-1080p", 0), new LoadValue("plays", 0)));
+        var films = Small.Size(
+            Small.Guest(
+                "films",
+                "media-library",
+                GuestKind.SystemContainer,
+                new LoadValue("conversions-2160p", 1),
+                new LoadValue("conversions-1080p", 0),
+                new LoadValue("plays", 0)
+            )
+        );
         var hour = Enumerable.Range(0, 24).MaxBy(films.BitsPerSecondAt);
         (films.ReadBitsPerSecondAt(hour) / films.BitsPerSecondAt(hour)).ShouldBe(40.0 / 10, 1e-9);
     }

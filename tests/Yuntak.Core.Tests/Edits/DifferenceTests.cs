@@ -34,6 +34,18 @@ public class DifferenceTests
     }
 
     [Fact]
+    public void Lists_beside_hosts_and_guests_are_told_too()
+    {
+        var kiln = new HostId("kiln");
+        var folder = new SharedFolder("reels", kiln, "ember", ByteSize.FromGB(40), [new FolderUse(new GuestId("notes"), "/reels", false)]);
+        Change(Both with { Folders = [folder] }).Sentence.ShouldContain("reels");
+        Change(Both with { Drills = [new Drill(DrillKind.Guest, new DateOnly(2026, 12, 5), new GuestId("notes"))] })
+            .NeedsWork.ShouldBeFalse();
+        Change(Both with { Offers = [OfferShapes.Offer.Blank with { Name = "small box" }] }).Sentence.ShouldContain("small box");
+        Change(Both with { Copies = [new KnownCopy(new GuestId("notes"), "vault", "2026-11-30T22:30")] }).Sentence.ShouldNotBeEmpty();
+    }
+
+    [Fact]
     public void What_is_only_planning_needs_no_work()
     {
         Change(Both.With(GuestEdits.Add(Small.Guest("wish")))).NeedsWork.ShouldBeFalse();

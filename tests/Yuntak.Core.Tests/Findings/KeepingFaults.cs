@@ -79,7 +79,10 @@ internal static class KeepingFaults
                 .With(KeepingEdits.Store(new Store("other", Host: new HostId("wren"), Pool: "ember", ChecksNew: true)))
         );
         yield return ("keeping.piles-up", Piling(1.1));
-        yield return ("keeping.database-by-snapshot", Copied.Sound().Job(j => j with { Mode = CopyMode.Snapshot, Takes = [new JobPart(Copied.Notes)] }));
+        yield return (
+            "keeping.database-by-snapshot",
+            Copied.Sound().Job(j => j with { Mode = CopyMode.Snapshot, Takes = [new JobPart(Copied.Notes)] })
+        );
         yield return ("keeping.nobody-told", Copied.Sound().Job(j => j with { Told = ToldWhen.Never }));
         yield return ("keeping.store-nowhere", Copied.Sound().With(KeepingEdits.Store(new Store("shelf", Box: "a box that is gone"))));
         yield return ("keeping.three-places", Copied.Sound().Store("boathouse", s => s with { Unchangeable = false }));

@@ -13,7 +13,9 @@ public class StoreRoomTests
     /// <summary>1 TB of one guest that changes by half a percent a day, and so much room.</summary>
     private static Lab Of(double roomTB, string keep, RetentionSchool school)
     {
-        var lab = Copied.House().With(KeepingEdits.Store(new Store("shelf", Box: "shelf", Room: ByteSize.FromTB(roomTB), Deduplicates: true)));
+        var lab = Copied
+            .House()
+            .With(KeepingEdits.Store(new Store("shelf", Box: "shelf", Room: ByteSize.FromTB(roomTB), Deduplicates: true)));
         return (lab with { Boxes = [new Box("shelf")] }).With(
             KeepingEdits.Job(
                 new CopyJob(
@@ -39,7 +41,11 @@ public class StoreRoomTests
     [InlineData(RetentionSchool.Stacked)]
     public void Whether_it_gets_full_is_the_same_on_every_day_of_the_year(RetentionSchool school)
     {
-        var days = Enumerable.Range(0, 12).Select(m => new DateOnly(2027, 1, 2).AddDays((m * 30) + (m % 5))).Append(new DateOnly(2027, 1, 15)).Append(new DateOnly(2027, 6, 30));
+        var days = Enumerable
+            .Range(0, 12)
+            .Select(m => new DateOnly(2027, 1, 2).AddDays((m * 30) + (m % 5)))
+            .Append(new DateOnly(2027, 1, 15))
+            .Append(new DateOnly(2027, 6, 30));
         var most = Room(Of(9, "daily 7, weekly 4, monthly 6", school), new DateOnly(2027, 1, 2)).Settled;
         foreach (var (room, fits) in new[] { (most.Bytes / 1e12 * 1.0001, true), (most.Bytes / 1e12 * 0.9999, false) })
         {
@@ -81,10 +87,27 @@ public class StoreRoomTests
     {
         var stack = Copied
             .Sound()
-            .WithGuest(Copied.Cloud, g => g with { Folders = [new FolderMount("/srv/cloud/data", "/data"), new FolderMount("/srv/keys", "/keys", ReadOnly: true)] });
+            .WithGuest(
+                Copied.Cloud,
+                g =>
+                    g with
+                    {
+                        Folders = [new FolderMount("/srv/cloud/data", "/data"), new FolderMount("/srv/keys", "/keys", ReadOnly: true)],
+                    }
+            );
         HouseKeeping With(string path) =>
             stack
-                .Job(j => j with { Takes = [j.Takes[0], j.Takes[2], new JobPart(Copied.Cloud, Kind: PartKind.Archive, Path: path, Size: ByteSize.FromGB(40))] })
+                .Job(j =>
+                    j with
+                    {
+                        Takes =
+                        [
+                            j.Takes[0],
+                            j.Takes[2],
+                            new JobPart(Copied.Cloud, Kind: PartKind.Archive, Path: path, Size: ByteSize.FromGB(40)),
+                        ],
+                    }
+                )
                 .Keeping();
 
         With("/srv/cloud").InNoJob.ShouldBeEmpty();
@@ -102,7 +125,12 @@ public class StoreRoomTests
         Lab Busy(int jobs) =>
             Copied.Sound() with
             {
-                Jobs = [.. Enumerable.Range(0, jobs).Select(n => new CopyJob($"job {n}", "vault", often, [new JobPart(Copied.Cloud)], Rate: 0.05))],
+                Jobs =
+                [
+                    .. Enumerable
+                        .Range(0, jobs)
+                        .Select(n => new CopyJob($"job {n}", "vault", often, [new JobPart(Copied.Cloud)], Rate: 0.05)),
+                ],
             };
         LabChecks.Problems(Busy(21), (_, _) => []).Select(p => p.Text).ShouldContain(t => t.Contains("2,000 is the most"));
         LabChecks.Problems(Busy(20), (_, _) => []).ShouldBeEmpty();

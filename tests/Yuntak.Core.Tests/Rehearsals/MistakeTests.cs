@@ -184,7 +184,7 @@ public class MistakeTests
             sittings
                 .Where(s => s.Minutes > minutes)
                 .ShouldAllBe(s => s.Longer && (s.Steps.Count == 1 || s.Steps.SkipLast(1).All(t => t.Away.Count > 0 || Moving(s, t))));
-            sittings.ShouldAllBe(s => !Moving(s, s.Steps.Last()));
+            sittings.ShouldAllBe(s => !Moving(s, s.Steps[s.Steps.Count - 1]));
         }
     }
 

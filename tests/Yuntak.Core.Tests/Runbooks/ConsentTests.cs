@@ -31,14 +31,20 @@ public class ConsentTests
         var lab = Planned(holds);
         var runbook = RunbookBuilder.Build(Lab.Empty("x"), lab);
         runbook.Steps.SelectMany(s => s.Act.Wipes).ShouldNotContain("kiln-data");
-        var asked = Assessment.Of(lab, Copied.Today).From(Lab.Empty("x")).Findings.Single(f => f.Rule.Station == Core.Findings.Station.Runbook);
+        var asked = Assessment
+            .Of(lab, Copied.Today)
+            .From(Lab.Empty("x"))
+            .Findings.Single(f => f.Rule.Station == Core.Findings.Station.Runbook);
         asked.Severity.ShouldBe(Core.Findings.Severity.Stop);
         asked.Text.ShouldContain(holds);
         asked.Text.ShouldContain("kiln-data");
 
         var said = asked.Fixes.Single().Edit(lab).Lab;
         said.Host(Kiln)!.Disks.Single(d => d.Id == "kiln-data").MayBeWiped.ShouldBe(Copied.Today);
-        Assessment.Of(said, Copied.Today).From(Lab.Empty("x")).Findings.ShouldNotContain(f => f.Rule.Station == Core.Findings.Station.Runbook);
+        Assessment
+            .Of(said, Copied.Today)
+            .From(Lab.Empty("x"))
+            .Findings.ShouldNotContain(f => f.Rule.Station == Core.Findings.Station.Runbook);
         var after = RunbookBuilder.Build(Lab.Empty("x"), said);
         after.Steps.SelectMany(s => s.Act.Wipes).ShouldContain("kiln-data");
         Rehearsal.Of(after).ReachesDraft.ShouldBeTrue();
@@ -51,7 +57,9 @@ public class ConsentTests
         var lab = Planned("ntfs");
         var said = lab.With(KitEdits.MayBeWiped(Kiln, "kiln-data", Copied.Today));
         var making = RunbookBuilder.Build(Lab.Empty("x"), said).Steps.Single(s => s.Act.Wipes.Contains("kiln-data")).Act;
-        var house = Core.Simulation.HouseMaker.Of(Core.Bench.Sums.Of(lab with { Hosts = lab.Hosts.Change(_ => true, h => h with { Pools = [] }) }));
+        var house = Core.Simulation.HouseMaker.Of(
+            Core.Bench.Sums.Of(lab with { Hosts = lab.Hosts.Change(_ => true, h => h with { Pools = [] }) })
+        );
         making.Do(house, new Plan(Lab.Empty("x"), said));
         house.Lost.ShouldHaveSingleItem().ShouldContain("kiln-data");
     }
@@ -77,7 +85,11 @@ public class ConsentTests
                         .Of(draft, Copied.Today)
                         .Findings.Where(f => f is { Severity: Core.Findings.Severity.Stop, Rule.Station: Core.Findings.Station.Devices })
                         .ToList();
-                    var found = Assessment.Of(draft, Copied.Today).From(stands).Findings.Where(f => f.Rule.Id.StartsWith("runbook.")).ToList();
+                    var found = Assessment
+                        .Of(draft, Copied.Today)
+                        .From(stands)
+                        .Findings.Where(f => f.Rule.Id.StartsWith("runbook."))
+                        .ToList();
                     // What keeps a guest's device from it is told once, by the rule about it.
                     var told = halts.Where(h => h.Guest is not null && plain.Exists(f => f.Subject.Id == h.Guest.Value.Value)).ToList();
                     found.Count.ShouldBe(

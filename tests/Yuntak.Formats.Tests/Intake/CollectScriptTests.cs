@@ -99,7 +99,11 @@ public sealed class CollectScriptTests : IDisposable
     {
         Fake("id", null, "echo 0");
         Fake("ls", null, "");
-        Fake("smartctl", null, "case \"$*\" in *standby*) echo 'Device is in STANDBY mode, exit(2)'; exit 2 ;; *) echo '{\"awake\":true}' ;; esac");
+        Fake(
+            "smartctl",
+            null,
+            "case \"$*\" in *standby*) echo 'Device is in STANDBY mode, exit(2)'; exit 2 ;; *) echo '{\"awake\":true}' ;; esac"
+        );
         var script = WithTools(disks: "/dev/sdx");
         var asleep = Run("dash", script).Said;
         asleep.ShouldContain("# not run: smartctl /dev/sdx: the disk sleeps");
@@ -118,7 +122,11 @@ public sealed class CollectScriptTests : IDisposable
             echo '[{"ifname":"eno1","link_type":"ether","address":"02:7c:5e:00:00:01","broadcast":"ff:ff:ff:ff:ff:ff","addr_info":[{"family":"inet","local":"192.0.2.17","prefixlen":24,"broadcast":"192.0.2.255"},{"family":"inet6","local":"2001:db8:7::17","prefixlen":64},{"family":"inet6","local":"fe80::7c5e:1","prefixlen":64}]},{"dst":"default","gateway":"192.0.2.1"}]'
             """
         );
-        Fake("ss", null, "echo 'tcp LISTEN 0 9 192.0.2.17:22 0.0.0.0:*'; echo 'tcp LISTEN 0 9 [2001:db8:7::17]:80 [::]:*'; echo 'tcp LISTEN 0 9 127.0.0.1:53 0.0.0.0:*'");
+        Fake(
+            "ss",
+            null,
+            "echo 'tcp LISTEN 0 9 192.0.2.17:22 0.0.0.0:*'; echo 'tcp LISTEN 0 9 [2001:db8:7::17]:80 [::]:*'; echo 'tcp LISTEN 0 9 127.0.0.1:53 0.0.0.0:*'"
+        );
         Fake(
             "findmnt",
             null,

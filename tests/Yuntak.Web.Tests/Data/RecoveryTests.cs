@@ -54,7 +54,9 @@ public sealed class RecoveryTests : IDisposable
     public async Task A_key_past_all_counting_is_one_row_and_not_a_way_to_it()
     {
         await FilledAsync();
-        await RunAsync($"PRAGMA foreign_keys = OFF; UPDATE revisions SET Id = {1L << 62} WHERE Number = 2; UPDATE revisions SET Content = x'00' WHERE Number = 3");
+        await RunAsync(
+            $"PRAGMA foreign_keys = OFF; UPDATE revisions SET Id = {1L << 62} WHERE Number = 2; UPDATE revisions SET Content = x'00' WHERE Number = 3"
+        );
         // Counting there would take years; walking the rows takes a moment.
         var said = await Recovery.GoOnAsync(folder.Path, TimeProvider.System).WaitAsync(TimeSpan.FromSeconds(30));
         said.ShouldContain(s => s.StartsWith("Saved: 3 of 4 changes"));
@@ -66,7 +68,9 @@ public sealed class RecoveryTests : IDisposable
     public async Task A_photo_and_a_text_that_are_not_whole_are_counted_as_lost()
     {
         await FilledAsync();
-        await RunAsync("UPDATE photos SET Content = x'00'; UPDATE readings SET Content = x'00FF00'; UPDATE revisions SET Content = x'00' WHERE Number = 3");
+        await RunAsync(
+            "UPDATE photos SET Content = x'00'; UPDATE readings SET Content = x'00FF00'; UPDATE revisions SET Content = x'00' WHERE Number = 3"
+        );
         (await Recovery.GoOnAsync(folder.Path, TimeProvider.System)).ShouldContain(s =>
             s.StartsWith("Saved: 3 of 4 changes, 0 of 1 photos, 0 of 1 pasted texts")
         );
@@ -110,7 +114,9 @@ public sealed class RecoveryTests : IDisposable
         SqliteConnection.ClearAllPools();
         File.Copy(Database, folder.File("taken.backup"));
         using var other = new TempFolder();
-        Should.Throw<Refused>(() => Backup.Restore(folder.File("taken.backup"), other.Path)).Message.ShouldContain("cannot be brought back");
+        Should
+            .Throw<Refused>(() => Backup.Restore(folder.File("taken.backup"), other.Path))
+            .Message.ShouldContain("cannot be brought back");
         Directory.GetFileSystemEntries(other.Path).ShouldBeEmpty();
     }
 

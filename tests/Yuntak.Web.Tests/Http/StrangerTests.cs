@@ -23,7 +23,11 @@ public class StrangerTests
         new PassFile(house.Data).Set(Household.Phrase);
         var phone = house.Elsewhere(follow: false);
 
-        var large = new StringContent("phrase=" + new string('x', DoorMiddleware.MostOfStrangers), Encoding.UTF8, "application/x-www-form-urlencoded");
+        var large = new StringContent(
+            "phrase=" + new string('x', DoorMiddleware.MostOfStrangers),
+            Encoding.UTF8,
+            "application/x-www-form-urlencoded"
+        );
         (await phone.PostAsync(path, large)).StatusCode.ShouldBe(HttpStatusCode.RequestEntityTooLarge);
 
         // The same without a length said before.
@@ -41,7 +45,6 @@ public class StrangerTests
         {
             // The connection was closed while it was still sending: no more was read either.
         }
-
 
         using var parts = new MultipartFormDataContent { { new StringContent("x"), "phrase" } };
         (await phone.PostAsync(path, parts)).StatusCode.ShouldBe(HttpStatusCode.UnsupportedMediaType);
@@ -91,7 +94,12 @@ public class StrangerTests
             return held.Task;
         });
         Task From(string address) =>
-            counted(new Microsoft.AspNetCore.Connections.DefaultConnectionContext { RemoteEndPoint = new IPEndPoint(IPAddress.Parse(address), 4_000) });
+            counted(
+                new Microsoft.AspNetCore.Connections.DefaultConnectionContext
+                {
+                    RemoteEndPoint = new IPEndPoint(IPAddress.Parse(address), 4_000),
+                }
+            );
 
         var all = Enumerable.Range(0, ConnectionLimits.MostOfOne + 20).Select(_ => From("192.0.2.7")).ToList();
         open.ShouldBe(ConnectionLimits.MostOfOne);
@@ -187,7 +195,9 @@ public class StrangerTests
         await using var house = await Household.OpenAsync();
         new PassFile(house.Data).Set(Household.Phrase);
         var phone = house.Elsewhere(follow: false);
-        var cookie = (await Household.SendAsync(phone, "/SignIn", ("phrase", Household.Phrase))).Headers.GetValues("Set-Cookie").Single(c => c.StartsWith("yuntak-in="))
+        var cookie = (await Household.SendAsync(phone, "/SignIn", ("phrase", Household.Phrase)))
+            .Headers.GetValues("Set-Cookie")
+            .Single(c => c.StartsWith("yuntak-in="))
             .Split(';')[0];
         async Task<HttpStatusCode> Copied()
         {

@@ -40,7 +40,10 @@ internal static class KeepingChecks
         var runs = lab.Jobs.Select(j => j.Times).Concat(lab.Onward.Select(o => o.Times)).Sum(TimesADay);
         if (runs > MostRuns)
         {
-            yield return new Problem("jobs", $"Jobs and onward copies begin {Numbers.Exact(runs)} times a day together; {Numbers.Exact(MostRuns)} is the most. Let some of them begin less often.");
+            yield return new Problem(
+                "jobs",
+                $"Jobs and onward copies begin {Numbers.Exact(runs)} times a day together; {Numbers.Exact(MostRuns)} is the most. Let some of them begin less often."
+            );
         }
 
         // What cannot be read is told of by its own field.

@@ -26,7 +26,9 @@ internal sealed class DatabaseBySnapshot : IRule
         var keeping = HouseKeeping.Of(lab);
         return from sizing in lab.Guests
             where !sizing.IsThrowAway && KeepingRules.WithDatabase.Any(sizing.Follows)
-            let parts = keeping.Jobs.SelectMany(j => j.Job.Takes.Where(p => p.Guest == sizing.Guest.Id && IsTaken(p)).Select(p => (Job: j, Part: p))).ToList()
+            let parts = keeping
+                .Jobs.SelectMany(j => j.Job.Takes.Where(p => p.Guest == sizing.Guest.Id && IsTaken(p)).Select(p => (Job: j, Part: p)))
+                .ToList()
             where parts.Count > 0 && parts.TrueForAll(p => p is { Part.Kind: PartKind.Whole, Job.Job.Mode: CopyMode.Snapshot })
             let jobs = parts.Select(p => p.Job.Job.Name).Distinct().ToList()
             select Info.On(

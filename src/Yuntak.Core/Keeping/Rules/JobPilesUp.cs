@@ -36,7 +36,9 @@ internal sealed class JobPilesUp : IRule
                 j.Job.Name,
                 j.EachTime,
                 j.Times,
-                Fix: (Func<IEnumerable<Fix>>)(() => Rarer(j.Times, t => j.At(t).EachTime, t => KeepingEdits.ChangeJob(j.Job.Name, x => x with { Times = t })))
+                Fix: (Func<IEnumerable<Fix>>)(
+                    () => Rarer(j.Times, t => j.At(t).EachTime, t => KeepingEdits.ChangeJob(j.Job.Name, x => x with { Times = t }))
+                )
             )
         );
         var onward = keeping.Onward.Select(o => (Name: o.Onward.Key, o.EachTime, o.Times, Fix: (Func<IEnumerable<Fix>>)(() => [])));

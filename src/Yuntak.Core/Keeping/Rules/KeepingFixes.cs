@@ -87,10 +87,7 @@ internal static class KeepingFixes
     public static IEnumerable<Fix> ToAnother(HouseKeeping keeping, StoreSums store, bool otherHost = false) =>
         keeping
             .Stores.Where(s =>
-                s.IsThere
-                && (s.Host != store.Host || (s.Pool != store.Pool && !otherHost))
-                && !s.Store.IsElsewhere
-                && !s.Store.Carried
+                s.IsThere && (s.Host != store.Host || (s.Pool != store.Pool && !otherHost)) && !s.Store.IsElsewhere && !s.Store.Carried
             )
             .Take(1)
             .Select(other => new Fix(

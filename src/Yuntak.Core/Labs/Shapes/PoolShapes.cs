@@ -175,6 +175,9 @@ public static class PoolShapes
                 p => p.AlreadyUsed,
                 (p, v) => p with { AlreadyUsed = v }
             )
+            .Explained(
+                "what lies in it beside the volumes of guests, the shared folders and the shares of this file: of what the host's own tools say is used, subtract those"
+            )
             .Saying((_, p) => $"already holds {p.AlreadyUsed}")
             .IsKnown(),
         Of<Pool>

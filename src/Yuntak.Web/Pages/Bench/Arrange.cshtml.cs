@@ -143,7 +143,10 @@ public sealed class ArrangeModel(DeskService desks, LabStore store, ArrangeDesk 
             }
 
             Form = ArrangeForm.From(Job.Key.Ask);
-            var after = parts.Length == 0 ? Desk.Assessment : Assessment.Of(Accept(parts, offers)(Desk.Lab).Lab, Desk.Assessment.Today).From(Desk.AsBuilt.Lab);
+            var after =
+                parts.Length == 0
+                    ? Desk.Assessment
+                    : Assessment.Of(Accept(parts, offers)(Desk.Lab).Lab, Desk.Assessment.Today).From(Desk.AsBuilt.Lab);
             Mixture = Verdict.Between(Desk.Assessment, after);
             Seen = asked;
             Show(parts.Select(p => TakenPart.Read(p).Guest).ToHashSet());

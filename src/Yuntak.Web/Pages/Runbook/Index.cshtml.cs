@@ -197,7 +197,12 @@ public sealed class IndexModel(DeskService desks, LabStore store, Ticking tickin
         : throw new Refused("How long it took is a number of minutes, such as 25. Nothing was ticked off.");
 
     /// <summary>Keeps what was written at a step.</summary>
-    public Task<IActionResult> OnPostNoteAsync(string step, [FromForm(Name = "as-built")] long asBuilt, string?[]? label, string?[]? text) =>
+    public Task<IActionResult> OnPostNoteAsync(
+        string step,
+        [FromForm(Name = "as-built")] long asBuilt,
+        string?[]? label,
+        string?[]? text
+    ) =>
         ChangeBuiltAsync(() =>
             Store.CommitAsync(
                 Pointer.AsBuilt,
