@@ -89,6 +89,15 @@ internal static class KeepingCommand
             );
         }
 
+        foreach (
+            var mishap in keeping
+                .Guests.SelectMany(g => Mishaps.Of(keeping, g).Where(m => m.From is null).Select(m => (g.Guest.Name, m.Words)))
+                .GroupBy(m => m.Words)
+        )
+        {
+            Console.WriteLine($"{mishap.Key}: no backup is left of {string.Join(", ", mishap.Select(m => m.Name))}");
+        }
+
         Console.WriteLine($"The whole house: {keeping.HouseRestore?.Exactly() ?? "something does not come back"}");
         foreach (var volume in keeping.InNoJob)
         {

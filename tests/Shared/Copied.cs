@@ -86,6 +86,16 @@ internal static class Copied
             .With(KeepingEdits.Onward(new OnwardCopy("vault", "boathouse", "02:00")))
             .With(KeepingEdits.Drill(new Drill(DrillKind.Guest, Today.AddDays(-7), Notes, Worked: true, Minutes: 12)));
 
+    /// <summary>The lab with a second pool on kiln, «vault», of 8 TB.</summary>
+    public static Lab WithVault(this Lab lab) =>
+        lab.With(
+                HostEdits.Change(
+                    new HostId("kiln"),
+                    h => h with { Disks = h.Disks.With(new Disk("kiln-vault", "sdv", ByteSize.FromTB(8), DiskKind.Spinning)) }
+                )
+            )
+            .With(HostEdits.AddPool(new HostId("kiln"), new Pool("vault", PoolLayout.Single, PoolFamily.BlockArray, ["kiln-vault"])));
+
     /// <summary>The copies of a lab, today.</summary>
     public static HouseKeeping Keeping(this Lab lab) => HouseKeeping.Of(Sums.Of(lab, Today), Today);
 

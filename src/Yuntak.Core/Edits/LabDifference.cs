@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Disks;
 using Yuntak.Core.Kit;
 using Yuntak.Core.Labs;
@@ -83,7 +84,12 @@ public static class LabDifference
             field.Tell(from, to, telling);
         }
 
-        return telling.Told.Select(t => new LabChange(t.Text, NeedsWork: false));
+        return telling
+            .Told.Select(t => t.Text)
+            .Concat(
+                from.Copies == to.Copies ? [] : [$"backups that are known: {Arrow.Between($"{from.Copies.Count}", $"{to.Copies.Count}")}"]
+            )
+            .Select(words => new LabChange(words, NeedsWork: false));
     }
 
     private static IEnumerable<LabChange> Copies(Lab from, Lab to)

@@ -84,7 +84,8 @@ internal sealed class GuestKeeper
                 : drill is not null ? new Duration(drill.Minutes!.Value)
                 : fetches[0].Time + new Duration(KeepingRules.StartMinutes + KeepingRules.CheckMinutes),
             fetches.Count == 0 ? null : fetches[0].Store,
-            fetches.Count > 0 && drill is not null
+            fetches.Count > 0 && drill is not null,
+            [.. fetches.Select(f => (f.Store, worst[f.Store.Store.Name], f.Time))]
         );
     }
 

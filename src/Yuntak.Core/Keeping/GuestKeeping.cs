@@ -13,6 +13,7 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Restore">How long it takes to have it back; null while nothing copies all of it.</param>
 /// <param name="From">The store it comes back from soonest.</param>
 /// <param name="Measured">Whether the time was measured in a drill.</param>
+/// <param name="ByStore">For each store that has all of it: what is lost at worst, and how long fetching it takes.</param>
 public sealed record GuestKeeping(
     Guest Guest,
     IReadOnlyList<KeepVolume> Volumes,
@@ -22,7 +23,8 @@ public sealed record GuestKeeping(
     Duration? WorstLoss,
     Duration? Restore,
     StoreSums? From,
-    bool Measured
+    bool Measured,
+    IReadOnlyList<(StoreSums Store, Duration Loses, Duration Fetch)> ByStore
 )
 {
     /// <summary>How often it is there: itself, and once in each store that has all of it.</summary>

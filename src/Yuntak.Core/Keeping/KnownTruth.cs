@@ -9,8 +9,9 @@ namespace Yuntak.Core.Keeping;
 /// <param name="Guest">The guest.</param>
 /// <param name="Newest">Its newest copy; null when the list has none.</param>
 /// <param name="MissedTimes">How often the job should have run since, in times of its longest gap.</param>
-/// <param name="Expected">What a whole copy is.</param>
+/// <param name="Expected">What a whole copy is at least: data that were said, and not the size of a disk, of which a new guest uses little. Nothing where only that is known.</param>
 /// <param name="Largest">The largest of its copies; null while no size is known.</param>
+/// <param name="Runs">How many of its copies are known.</param>
 /// <param name="CheckedDays">Days since one of its copies was read back; null for never.</param>
 public sealed record KnownTruth(
     JobSums Job,
@@ -19,6 +20,7 @@ public sealed record KnownTruth(
     double MissedTimes,
     ByteSize Expected,
     ByteSize? Largest,
+    int Runs,
     int? CheckedDays
 )
 {
@@ -53,7 +55,9 @@ public sealed record KnownTruth(
     private static KnownTruth Of(HouseKeeping keeping, JobSums job, Guest guest, List<KnownCopy> own)
     {
         var newest = own.MaxBy(c => c.At, StringComparer.Ordinal);
-        var expected = job.Segments.Where(s => s.Part.Guest == guest.Id).Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
+        var expected = job
+            .Segments.Where(s => s.Part.Guest == guest.Id && (s.Part.Size is not null || s.Volume?.Part == VolumePart.Bulk))
+            .Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size);
         var read = own.Select(c => c.Checked).Where(c => c <= keeping.On.AddDays(1)).Max();
         return new KnownTruth(
             job,
@@ -64,6 +68,7 @@ public sealed record KnownTruth(
                 : 0,
             expected,
             own.Select(c => c.Size).Max(),
+            own.Count,
             read is { } on ? keeping.On.DayNumber - on.DayNumber : null
         );
     }

@@ -17,7 +17,7 @@ public static class PracticeVerbs
             "back-up",
             "Take a backup of it",
             "",
-            ["backup-guest", "first-backup", "archive-service"],
+            ["backup-guest", "archive-service"],
             (h, t, _) =>
             {
                 h.Guest(t.Guest).Backup = h.Guest(t.Guest).Size;
@@ -255,16 +255,6 @@ public static class PracticeVerbs
                 h.Guest(t.Guest).Starts = true;
                 return "It starts with its host.";
             }
-        ),
-        Verb(
-            "restore",
-            "Bring the backup back under another name",
-            "",
-            ["try-restore"],
-            (h, t, _) =>
-                h.Guest(t.Guest).Backup is null
-                    ? throw new HostRefuses("There is no backup to bring back.")
-                    : "It starts, and what was put in is there."
         ),
         Verb("in-service", "Tell the people it is for", "", ["put-in-service"], Inside("Somebody else used it.")),
         Verb(

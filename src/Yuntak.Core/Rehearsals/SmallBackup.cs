@@ -23,6 +23,13 @@ internal sealed class SmallBackup : Fault
         {
             house.Pool(away.Host, away.Pool).CopiedAway = false;
         }
+        else if (act is RunFirstCopy run)
+        {
+            foreach (var copied in run.WholeGuests(plan).Select(house.GuestIf).OfType<SimGuest>())
+            {
+                copied.Backup = new ByteSize(copied.Size.Bytes / 10);
+            }
+        }
     }
 
     public override (string Words, double Weight) Cost(SimHouse house, Act act, Plan plan)

@@ -34,6 +34,9 @@ internal readonly record struct Condition(string What, string Of, string Name = 
     /// <summary>A store is there.</summary>
     public static Condition StoreThere(string store) => new("store there", store);
 
+    /// <summary>A job has run for the first time.</summary>
+    public static Condition Copied(string job) => new("copied", job);
+
     /// <summary>A job, onward copy or store that is planned no more is out of use.</summary>
     public static Condition CopiesEnded(string what) => new("copies ended", what);
 

@@ -22,7 +22,7 @@ public static class KeepingAnswer
                 ["jobs"] = new JsonArray([.. keeping.Jobs.Select(j => Job(keeping, j, runs[j.Job.Name].ToList()))]),
                 ["onward"] = new JsonArray([.. keeping.Onward.Select(Onward)]),
                 ["stores"] = new JsonArray([.. keeping.Stores.Select(s => Store(keeping, s))]),
-                ["guests"] = new JsonArray([.. keeping.Guests.Select(Guest)]),
+                ["guests"] = new JsonArray([.. keeping.Guests.Select(g => Guest(keeping, g))]),
                 ["houseRestoreMinutes"] = Minutes(keeping.HouseRestore),
                 ["volumesInNoJob"] = Keys(keeping.InNoJob),
                 ["volumesTwice"] = Keys(keeping.Twice),
@@ -40,6 +40,8 @@ public static class KeepingAnswer
             ["starts"] = runs.Count == 0 ? null : Wall(keeping, runs.Min(r => r.Starts)),
             ["ends"] = runs.Count == 0 ? null : Wall(keeping, runs.Max(r => r.Ends)),
             ["firstMinutes"] = Minutes(job.FirstTime),
+            ["firstRunBytes"] = job.First.Bytes,
+            ["firstRunMinutes"] = Minutes(job.FirstTime),
             ["eachMinutes"] = Minutes(job.EachTime),
             ["outageMinutes"] = new JsonArray([
                 .. job
@@ -74,9 +76,10 @@ public static class KeepingAnswer
             ["usedBytes"] = keeping.Room(store).Used.Bytes,
             ["roomBytes"] = store.Room?.Bytes,
             ["fullOn"] = keeping.Room(store).FullOn?.ToString("O"),
+            ["connectedTo"] = new JsonArray([.. store.ConnectedTo(keeping).Select(h => JsonValue.Create(h.Name))]),
         };
 
-    private static JsonObject Guest(GuestKeeping guest) =>
+    private static JsonObject Guest(HouseKeeping keeping, GuestKeeping guest) =>
         new()
         {
             ["guest"] = guest.Guest.Name,
@@ -87,6 +90,17 @@ public static class KeepingAnswer
             ["unchecked"] = guest.Unchecked,
             ["worstLossHours"] = guest.WorstLoss is { } loss ? Math.Round(loss.Hours, 2) : null,
             ["restoreMinutes"] = Minutes(guest.Restore),
+            ["mishaps"] = new JsonArray([
+                .. Mishaps
+                    .Of(keeping, guest)
+                    .Select(m => new JsonObject
+                    {
+                        ["name"] = m.Name,
+                        ["lostHours"] = m.Loses is { } lost ? Math.Round(lost.Hours, 2) : null,
+                        ["restoreMinutes"] = Minutes(m.Restore),
+                        ["from"] = m.From?.Store.Name,
+                    }),
+            ]),
         };
 
     private static JsonArray Keys(IEnumerable<KeepVolume> volumes) => new([.. volumes.Select(v => JsonValue.Create(v.Key))]);

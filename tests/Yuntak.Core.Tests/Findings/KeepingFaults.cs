@@ -73,6 +73,7 @@ internal static class KeepingFaults
             "keeping.store-same-host",
             Copied
                 .Sound()
+                .WithVault()
                 .Store("vault", s => s with { Guest = null, Host = new HostId("kiln"), Pool = "vault" })
                 .With(KeepingEdits.RemoveOnward("vault to boathouse"))
                 .With(KeepingEdits.Leave("nightly", new JobPart(new GuestId("strongroom")).Key))
@@ -124,11 +125,11 @@ internal static class KeepingFaults
                 ])
             );
 
-    /// <summary>A lab in which the copy of notes is so large a part of a whole one.</summary>
+    /// <summary>A lab in which the copy of cloud, of 500 GB of data, is so large a part of them.</summary>
     public static Lab Sized(double share) =>
         Copied
             .Sound()
-            .With(KeepingEdits.TakeCopies([Copy(Copied.Notes) with { Size = new ByteSize((long)(20e9 * share)) }, Copy(Copied.Cloud)]));
+            .With(KeepingEdits.TakeCopies([Copy(Copied.Notes), Copy(Copied.Cloud) with { Size = new ByteSize((long)(500e9 * share)) }]));
 
     /// <summary>A lab in which the copy of notes was read back so many days ago.</summary>
     public static Lab Read(double days) =>

@@ -19,8 +19,8 @@ public class KnownTruthTests
         truths.Select(t => t.Guest.Id).ShouldBe([Copied.Notes, Copied.Cloud], ignoreOrder: true);
         var notes = truths.Single(t => t.Guest.Id == Copied.Notes);
         notes.Newest!.At.ShouldBe("2027-02-28T23:30");
-        notes.Expected.ShouldBe(ByteSize.FromGB(20));
-        notes.Share.ShouldBe(1);
+        (notes.Expected, notes.Share).ShouldBe((ByteSize.Zero, null), "20 GB is the size of its disk, and says nothing of what is on it");
+        truths.Single(t => t.Guest.Id == Copied.Cloud).Expected.ShouldBe(ByteSize.FromGB(500), "its data were said");
         notes.CheckedDays.ShouldBe(0);
         truths.Single(t => t.Guest.Id == Copied.Cloud).Newest.ShouldBeNull("a list that does not name it says that there is none");
     }
@@ -36,14 +36,14 @@ public class KnownTruthTests
     [Fact]
     public void A_copy_of_a_day_that_is_yet_to_come_is_none_of_today()
     {
-        var notes = Truths(
-                new KnownCopy(Copied.Notes, "vault", "2090-01-01T23:30", ByteSize.FromGB(20)),
-                new KnownCopy(Copied.Notes, "vault", "2027-02-01T23:30", ByteSize.FromGB(1), new DateOnly(2091, 1, 1))
+        var cloud = Truths(
+                new KnownCopy(Copied.Cloud, "vault", "2090-01-01T23:30", ByteSize.FromGB(500)),
+                new KnownCopy(Copied.Cloud, "vault", "2027-02-01T23:30", ByteSize.FromGB(25), new DateOnly(2091, 1, 1))
             )
-            .Single(t => t.Guest.Id == Copied.Notes);
-        notes.Newest!.At.ShouldBe("2027-02-01T23:30");
-        notes.Share!.Value.ShouldBe(0.05, 0.001);
-        notes.CheckedDays.ShouldBeNull("a day that is yet to come is no day it was read back on");
+            .Single(t => t.Guest.Id == Copied.Cloud);
+        cloud.Newest!.At.ShouldBe("2027-02-01T23:30");
+        cloud.Share!.Value.ShouldBe(0.05, 0.001);
+        cloud.CheckedDays.ShouldBeNull("a day that is yet to come is no day it was read back on");
         Rules(new KnownCopy(Copied.Notes, "vault", "2090-01-01T23:30")).ShouldContain("There is no copy of notes in vault");
     }
 

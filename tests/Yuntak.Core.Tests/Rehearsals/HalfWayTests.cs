@@ -58,7 +58,7 @@ public class HalfWayTests
                     }
                 }
             },
-            iter: 250
+            iter: 320
         );
         taken.ShouldBeGreaterThan(100);
     }

@@ -27,7 +27,7 @@ public class MistakeTests
         {
             { 1, "medium-left-in", "detach-medium" },
             { 2, "only-suspended", "set-figures" },
-            { 4, "small-backup", "first-backup" },
+            { 4, "small-backup", "run-first-copy" },
             { 7, "address-taken", "first-visit" },
             { 15, "address-taken", "start-guest" },
             { 16, "step-skipped", "set-up-service" },
@@ -35,7 +35,7 @@ public class MistakeTests
             { 21, "step-skipped", "mount-bulk" },
             { 22, "power-cut", "install-guest" },
             { 25, "step-skipped", "backup-guest" },
-            { 27, "step-skipped", "try-restore" },
+            { 27, "step-skipped", "bring-back-for-drill" },
             { 28, "disk-full", "create-machine" },
             { 31, "wrong-disk", "make-pool" },
             { 32, "step-skipped", "first-visit" },
@@ -165,6 +165,8 @@ public class MistakeTests
             "to",
             "image and its tag",
             "version",
+            "account",
+            "fingerprint",
             "address",
         ];
         var blanks = All.Steps.SelectMany(s => s.Step.Values).Where(v => v.Blank).Select(v => v.Label).Distinct().ToList();
@@ -273,7 +275,14 @@ public class MistakeTests
                     Mounts = [new ShareMount("films", "/srv/films", MountBy.Host)],
                 },
                 "wren"
-            );
+            )
+            .With(KeepingEdits.Store(new Store("shelf", Place: "boathouse", ChecksNew: true)))
+            .With(
+                KeepingEdits.Job(
+                    new CopyJob("nightly", "shelf", "22:30", [new JobPart(new GuestId("cloud")), new JobPart(new GuestId("moves"))])
+                )
+            )
+            .With(KeepingEdits.Drill(new Drill(DrillKind.Guest, new DateOnly(2027, 3, 6), new GuestId("cloud"))));
         return (stands, draft);
     }
 }

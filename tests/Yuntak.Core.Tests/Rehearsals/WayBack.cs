@@ -41,5 +41,8 @@ internal static class WayBack
                 guest.Settled = guest.Settled.Add("service");
             }
         }
+
+        // Who was stopped while its exporter was away comes back with it.
+        house.StartAgain(section.Steps.SelectMany(s => s.Act.Stops));
     }
 }

@@ -25,6 +25,7 @@ public class CopiesRunbookTests
                 "set-up-store",
                 "lay-key-away",
                 "set-up-store",
+                "connect-store",
                 "set-up-job",
                 "run-first-copy",
                 "read-back",

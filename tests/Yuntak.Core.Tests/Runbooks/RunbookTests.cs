@@ -64,8 +64,6 @@ public class RunbookTests
             "first-visit",
             "set-up-service",
             "set-autostart",
-            "first-backup",
-            "try-restore",
             "put-in-service",
         ]);
     }

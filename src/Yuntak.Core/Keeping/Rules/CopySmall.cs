@@ -28,12 +28,13 @@ internal sealed class CopySmall : IRule
         var keeping = HouseKeeping.Of(lab);
         return from truth in KnownTruth.Of(keeping)
             where truth.Share is { } share && Limit.Notices(share)
-            select Info.On(
+            // A first run may have broken off, or still be under way; twice in a row is no chance.
+            select (Info with { Severity = truth.Runs < 2 ? Severity.Mind : Severity.Stop }).On(
                 Subject.Of(truth.Guest),
                 $"The copy of {truth.Guest.Name} is far too small",
-                $"{truth.Largest!.Value.ToDecimalString()}, where the first copy of {truth.Expected.ToDecimalString()} belongs: a volume is not ticked where the copies are taken, or it broke off."
+                $"{truth.Largest!.Value.ToDecimalString()}, where {truth.Expected.ToDecimalString()} of data are to be copied: a volume is not ticked where the copies are taken, or it broke off."
             );
     }
 
-    private static readonly RuleLimit Limit = RuleLimit.Share(new Share(0.1), "of what is copied", LimitSide.Below);
+    private static readonly RuleLimit Limit = RuleLimit.Share(new Share(0.1), "of the data that are copied", LimitSide.Below);
 }

@@ -32,7 +32,29 @@ internal sealed record BringBackForDrill(Drill Drill, HostId? Place) : KeepingAc
 
     internal override (double Least, double Most) Spread => OfAmounts;
 
-    internal override ActText Text(Plan plan) =>
+    internal override ActText Text(Plan plan) => Drill.Kind == DrillKind.File ? OneFile(plan) : Whole(plan);
+
+    /// <summary>One file: found among the copies of a day, laid beside the one that is there, and compared.</summary>
+    private ActText OneFile(Plan plan)
+    {
+        var from = House(plan).Guests.FirstOrDefault(g => g.Guest.Id == Drill.Guest)?.From;
+        return new(
+            $"Restore test: bring {Drill.Of(plan.Draft)} back",
+            [
+                StepValue.Ask("file", "one that has not changed for a week, with its whole path"),
+                new("from", from?.Where ?? "the store that has it"),
+                new("backup of", "a day last week, and then the oldest that is kept"),
+                new("to", "/tmp/restore-test, beside the one that is there and never over it", Literal: false),
+                new("compare", "sha256sum of both", Literal: true),
+                new("start", "note the time: how long it takes is what the test is for"),
+            ],
+            "Both sums are the same, owner and rights too.",
+            "Not there, or another sum? Look whether the volume is in the job, then verify the backup; say so in the test.",
+            "Delete /tmp/restore-test."
+        );
+    }
+
+    private ActText Whole(Plan plan) =>
         new(
             $"Drill: bring {Drill.Of(plan.Draft)} back under another name",
             [

@@ -13,7 +13,7 @@ internal sealed record DrillWork(string Of) : Work
     public static IEnumerable<Work> Find(Plan plan) =>
         plan
             .Draft.Drills.Where(d => d.Worked is null && plan.AsBuilt.Drills.All(b => b.Key != d.Key))
-            .Where(d => d.Guest is not { } guest || plan.Stands(guest) is not null && plan.Planned(guest) is not null)
+            .Where(d => d.Guest is not { } guest || plan.Planned(guest) is not null)
             .Where(d => d.Host is not { } host || plan.AsBuilt.Host(host) is not null && plan.Draft.Host(host) is not null)
             .Where(_ => plan.Draft.Jobs.Count > 0)
             .OrderBy(d => d.On)
@@ -32,7 +32,15 @@ internal sealed record DrillWork(string Of) : Work
 
     /// <inheritdoc/>
     public override IEnumerable<Condition> Needs(Plan plan) =>
-        Planned(plan).Guest is { } guest ? [Condition.Ready(guest), Condition.Changed(guest)] : [];
+        Planned(plan).Guest is { } guest
+            ?
+            [
+                Condition.Ready(guest),
+                Condition.Changed(guest),
+                // What was never copied is not brought back.
+                .. plan.Draft.Jobs.Where(j => j.Takes.Any(p => p.Guest == guest)).Select(j => Condition.Copied(j.Name)),
+            ]
+            : [];
 
     /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) => stands with { Drills = stands.Drills.With(Planned(plan)) };

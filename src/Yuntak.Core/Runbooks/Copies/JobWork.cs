@@ -36,20 +36,52 @@ internal sealed record JobWork(string Name) : Work
         var store = plan.Draft.Stores.First(s => s.Name == job.Store);
         var at = KeptPlaces.Of(plan, store);
         var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes;
-        // A guest that is built by this runbook has its first copy taken where it is built.
-        var fresh = job
-            .Takes.Where(p => p.Guest is not { } guest || plan.Stands(guest) is not null)
-            .SelectMany(p => Fresh(p, had.FirstOrDefault(h => h.Key == p.Key)))
-            .ToList();
+        var fresh = job.Takes.SelectMany(p => Fresh(p, had.FirstOrDefault(h => h.Key == p.Key))).ToList();
         var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
+        var sources = Sources(plan, job.Store);
+        // A job is set up where guests run; that of several hosts at each, which is told in the step.
+        var here = sources.Count == 1 ? sources[0].Id : at;
         return
         [
-            new SetUpJob(job, at, before is not null),
+            .. sources
+                .Where(h => h.Id != at && !IsConnected(plan, job.Store, h.Id) && FirstInto(plan, job.Store) == Name)
+                .Select(h => new ConnectStore(job.Store, h.Id)),
+            new SetUpJob(job, here, before is not null),
             .. fresh.Count > 0 && amount > Units.ByteSize.Zero
-                ? [new RunFirstCopy(Name, [.. fresh], at), new ReadBack(Name, amount, store.Name, at)]
+                ?
+                [
+                    new RunFirstCopy(Name, [.. fresh], here),
+                    // Only what the store is to verify is verified.
+                    .. store.ChecksNew || store.ChecksDays is not null ? [new ReadBack(Name, amount, store.Name, at)] : Array.Empty<Act>(),
+                ]
                 : Array.Empty<Act>(),
         ];
     }
+
+    /// <summary>The hosts that copy into a store, by all of its jobs.</summary>
+    private static IReadOnlyList<Host> Sources(Plan plan, string store)
+    {
+        var house = HouseKeeping.Of(plan.Sums);
+        return house.Store(store)?.ConnectedTo(house) ?? [];
+    }
+
+    /// <summary>Whether a job of that host into that store stands already: then the host knows it.</summary>
+    private static bool IsConnected(Plan plan, string store, HostId host)
+    {
+        var house = HouseKeeping.Of(plan.Standing);
+        return house.Store(store)?.ConnectedTo(house).Any(h => h.Id == host) == true;
+    }
+
+    /// <summary>Of several jobs that come into a store the first connects its hosts.</summary>
+    private static string FirstInto(Plan plan, string store) =>
+        plan
+            .Draft.Jobs.Where(j =>
+                j.Store == store
+                && KeptThings.IsThere(plan.Draft, j)
+                && plan.AsBuilt.Jobs.FirstOrDefault(b => b.Name == j.Name)?.Store != store
+            )
+            .Select(j => j.Name)
+            .FirstOrDefault("");
 
     /// <summary>What of a part was not taken before: all of it, or the volumes that were not ticked.</summary>
     private static IEnumerable<string> Fresh(JobPart part, JobPart? before) =>
@@ -69,6 +101,9 @@ internal sealed record JobWork(string Name) : Work
                         : Array.Empty<Condition>()
                     )
             );
+
+    /// <inheritdoc/>
+    public override IEnumerable<Condition> Gives(Plan plan) => [Condition.Copied(Name)];
 
     /// <inheritdoc/>
     public override Lab Adopt(Lab stands, Plan plan) => stands with { Jobs = stands.Jobs.Put(Standing(plan), j => j.Name == Name) };

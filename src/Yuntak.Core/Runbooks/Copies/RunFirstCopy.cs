@@ -52,7 +52,31 @@ internal sealed record RunFirstCopy(string Job, Base.ValueList<string> Parts, Ho
             "Delete the copy."
         );
 
-    internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"first {Job}");
+    internal override void Do(SimHouse house, Plan plan)
+    {
+        house.Tried = house.Tried.Add($"first {Job}");
+        foreach (var guest in WholeGuests(plan).Select(house.GuestIf).OfType<SimGuest>())
+        {
+            guest.Backup = guest.Size;
+        }
+    }
 
-    internal override IEnumerable<Proof> Proofs(Plan plan) => [new Proof("", h => h.Tried.Contains($"first {Job}"))];
+    /// <summary>The guests of whom all is in it from now on.</summary>
+    internal IEnumerable<GuestId> WholeGuests(Plan plan) =>
+        from part in plan.Draft.Jobs.Where(j => j.Name == Job).SelectMany(j => j.Takes)
+        where part is { Guest: not null, Kind: PartKind.Whole, Without.Count: 0 } && Parts.Contains(part.Key)
+        select part.Guest!.Value;
+
+    internal override IEnumerable<Proof> Proofs(Plan plan) =>
+        [
+            new Proof("", h => h.Tried.Contains($"first {Job}")),
+            new Proof(
+                "",
+                h =>
+                    WholeGuests(plan)
+                        .Select(h.GuestIf)
+                        .OfType<SimGuest>()
+                        .All(g => g.Backup is { } backup && backup.Bytes >= g.Size.Bytes / 2)
+            ),
+        ];
 }

@@ -36,6 +36,14 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
                         "does not take",
                         $"{string.Join(" and ", p.Without.Select(CopyWords.Volumes.Display))} of {plan.NameOf(p.Guest!.Value)}{Why(plan, p)}"
                     )),
+                .. Job
+                    .Takes.Where(p => p.Kind is PartKind.Agent or PartKind.Archive)
+                    .Take(MostLines)
+                    .Select(p => new StepValue(
+                        p.Kind == PartKind.Agent ? "by an agent" : "archive",
+                        $"{(p.Guest is { } guest ? plan.NameOf(guest) : plan.NameOf(p.Host))}: {p.Path ?? "as the service writes it"}{(p.Kind == PartKind.Agent ? ", into this store with the account that may add; its key from the password store" : "")}"
+                    )),
+                .. At is null && Hosts(plan) is { Length: > 0 } hosts ? [new StepValue("at", hosts)] : Array.Empty<StepValue>(),
                 new("into", Job.Store),
                 new("begins", CopyTimes.Parse(Job.Times).Words()),
                 new("guests meanwhile", CopyWords.Modes.Display(Job.Mode)),
@@ -52,6 +60,16 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
             "Every volume named is ticked, and no other; the next beginning it shows is the one named.",
             "A volume cannot be ticked? It is left out of copies where the guest is defined: tick it there.",
             Changes ? "Set it as it was." : "Delete the job; copies stay."
+        );
+
+    /// <summary>The hosts whose guests it copies.</summary>
+    private string Hosts(Plan plan) =>
+        string.Join(
+            ", ",
+            Job.Takes.Select(p => p.Host ?? (p.Guest is { } id && plan.Draft.Guest(id) is { } guest ? plan.Draft.HostOf(guest)?.Id : null))
+                .OfType<HostId>()
+                .Distinct()
+                .Select(h => plan.NameOf(h))
         );
 
     /// <summary>Why something is left out, as somebody said in the draft.</summary>

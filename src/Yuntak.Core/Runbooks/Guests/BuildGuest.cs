@@ -171,11 +171,18 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         }
 
         // A ready-made appliance keeps its data on its own system disk; there is no shell in it to mount anything with.
-        if (sizing.Bulk > ByteSize.Zero && !sizing.IsAppliance)
+        var own = PoolBudget.OwnBulk(sums.Lab.AllFolders, sizing, s => s.Bulk);
+        if (sizing.IsAppliance)
+        {
+            own = ByteSize.Zero;
+        }
+
+        var folders = UsedFolder.Of(sums.Lab, guest);
+        if (own > ByteSize.Zero || folders.Count > 0)
         {
             yield return (
                 LifeStage.MountsIn,
-                new MountBulk(id, host, guest.Kind, guest.Name, sizing.Bulk, guest.Placement?.BulkPool, guest.RunsIn)
+                new MountBulk(id, host, guest.Kind, guest.Name, own, guest.Placement?.BulkPool, guest.RunsIn, folders)
             );
         }
 
@@ -195,7 +202,7 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
 
         if (guest.Kind != GuestKind.AppStack && (sizing.Inner.Count > 0 || sizing.Follows(ProfileBook.AppEngine)))
         {
-            yield return (LifeStage.EngineIn, new InstallEngineInside(id, host, sizing.Bulk > ByteSize.Zero));
+            yield return (LifeStage.EngineIn, new InstallEngineInside(id, host, own > ByteSize.Zero));
         }
 
         if (!sizing.IsThrowAway)
@@ -210,13 +217,6 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
         if (!sizing.IsThrowAway)
         {
             yield return (LifeStage.AutostartSet, new SetAutostart(id, host, order, guest.Kind == GuestKind.AppStack));
-        }
-
-        // What runs inside another guest is backed up with it.
-        if (!sizing.IsThrowAway && guest.RunsIn is null)
-        {
-            yield return (LifeStage.FirstBackup, new FirstBackup(id, host, sizing.SystemDisk, sizing.Bulk));
-            yield return (LifeStage.RestoreTried, new TryRestore(id, host));
         }
 
         yield return (LifeStage.InService, new PutInService(id, host));

@@ -15,19 +15,66 @@ namespace Yuntak.Core.Runbooks;
 /// <param name="Size">The size of its bulk data.</param>
 /// <param name="Pool">The pool it lies in.</param>
 /// <param name="RunsIn">The guest whose engine runs it.</param>
-internal sealed record MountBulk(GuestId Guest, HostId? Host, GuestKind Kind, string Name, ByteSize Size, string? Pool, GuestId? RunsIn)
-    : GuestAct(Guest, Host)
+/// <param name="Folders">Folders it shares with others, which lie in a pool already.</param>
+internal sealed record MountBulk(
+    GuestId Guest,
+    HostId? Host,
+    GuestKind Kind,
+    string Name,
+    ByteSize Size,
+    string? Pool,
+    GuestId? RunsIn,
+    ValueList<UsedFolder> Folders = default
+) : GuestAct(Guest, Host)
 {
     /// <inheritdoc/>
     public override string Type => "mount-bulk";
 
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values =>
-        [.. base.Values, Value("bytes", Size.Bytes), Value("pool", Pool), Value("runsIn", RunsIn?.Value)];
+        [
+            .. base.Values,
+            Value("bytes", Size.Bytes),
+            Value("pool", Pool),
+            Value("runsIn", RunsIn?.Value),
+            // A step of a guest that shares no folder is known by what it always was.
+            .. Folders.Count > 0 ? [Value("folders", Folders.Select(f => f.Words))] : Array.Empty<KeyValuePair<string, JsonNode?>>(),
+        ];
 
     internal override Duration Takes(Plan plan) => new(5);
 
     internal override ActText Text(Plan plan)
+    {
+        if (Size == ByteSize.Zero)
+        {
+            return new(
+                $"Bring {string.Join(", ", Folders.Select(f => f.Name))} in",
+                [.. FolderLines(plan)],
+                "A file laid there on the host is seen in the guest, and where it may write the other way round.",
+                "Permission refused? Give the folder to the user number the guest's user has on the host.",
+                "Take the folder out of the guest again; nothing in it changes."
+            );
+        }
+
+        var own = OwnText(plan);
+        return own with { Values = [.. own.Values, .. FolderLines(plan)] };
+    }
+
+    /// <summary>The folders it shares with others: each lies in its pool once, and is never made a second time beside it.</summary>
+    private IEnumerable<StepValue> FolderLines(Plan plan)
+    {
+        foreach (var folder in Folders)
+        {
+            yield return new($"{folder.Name}, on {plan.NameOf(Host)}", $"mkdir -p -- {ShellText.Quoted(folder.Place)}", Literal: true);
+            yield return new(
+                RunsIn is { } outer ? $"through {plan.NameOf(outer)} into it" : "into the guest",
+                $"{ShellText.Quoted(folder.Place)} as {ShellText.Quoted(folder.At)}{(folder.Writes ? "" : ", read-only")}",
+                Literal: true
+            );
+        }
+    }
+
+    private ActText OwnText(Plan plan)
     {
         var slug = Names.Slug(Name);
         if (RunsIn is { } outer)
