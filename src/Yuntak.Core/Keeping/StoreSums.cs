@@ -79,7 +79,7 @@ public sealed class StoreSums
     public IReadOnlyList<Host> ConnectedTo(HouseKeeping keeping) =>
         [
             .. keeping
-                .Jobs.Where(j => j.Store == this)
+                .Jobs.Where(j => j.Job.Store == Store.Name)
                 .SelectMany(j => j.Job.Takes)
                 .Select(p =>
                     p.Host is { } host ? keeping.Lab.Host(host)
