@@ -63,21 +63,7 @@ internal sealed class ArrivalRoom
     /// <summary>What copies take: each whole one, or one and what changed from each to the next.</summary>
     /// <param name="left">When those that are kept were taken, the newest first.</param>
     /// <param name="days">For how many days the data has grown.</param>
-    public ByteSize Of(IReadOnlyList<DateTime> left, int days)
-    {
-        if (left.Count == 0)
-        {
-            return ByteSize.Zero;
-        }
-
-        var sum = (left.Count * (whole + (wholeADay * days))) + once + (onceADay * days);
-        for (var n = 1; n < left.Count; n++)
-        {
-            sum += Between(left[n - 1] - left[n]);
-        }
-
-        return sum;
-    }
+    public ByteSize Of(IReadOnlyList<DateTime> left, int days) => Of(KeptDays.Gaps(left), days);
 
     private ByteSize Between(TimeSpan gap)
     {

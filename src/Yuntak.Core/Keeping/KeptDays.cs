@@ -61,17 +61,11 @@ public static class KeptDays
 
     private const int MostYears = 200;
 
-    /// <summary>What is left on a day once a rule has all it keeps, the newest first; of everything kept a year's copies. Worked out once for each plan.</summary>
-    internal static IReadOnlyList<DateTime> OnceSettled(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly on) =>
-        Settleds.Of(
-            (times.ToString(), rule?.ToString(), school, on),
-            () =>
-                rule is null
-                    ? [.. times.Between(on.AddDays(1 - StoreRoom.Days), on).Reverse()]
-                    : [.. Retention.Left(rule, school, times.Between(Settled(times, rule, on), on)).Select(c => c.At)]
-        );
-
-    private static readonly Remembered<(string, string?, RetentionSchool, DateOnly), IReadOnlyList<DateTime>> Settleds = new(MostYears);
+    /// <summary>What is left on a day once a rule has all it keeps, the newest first; of everything kept a year's copies.</summary>
+    private static IReadOnlyList<DateTime> OnceSettled(CopyTimes times, RetentionRule? rule, RetentionSchool school, DateOnly on) =>
+        rule is null
+            ? [.. times.Between(on.AddDays(1 - StoreRoom.Days), on).Reverse()]
+            : [.. Retention.Left(rule, school, times.Between(Settled(times, rule, on), on)).Select(c => c.At)];
 
     /// <summary>
     /// What is left on every day of four calendar years once a rule has all it keeps, as gaps between copies: all there is to know for how much room they take. Four years have every
@@ -97,7 +91,7 @@ public static class KeptDays
     private const int MostCycles = 32;
 
     /// <summary>From each copy to the one before it, and nothing before the oldest; empty where there is none.</summary>
-    private static List<TimeSpan> Gaps(IReadOnlyList<DateTime> left) =>
+    internal static List<TimeSpan> Gaps(IReadOnlyList<DateTime> left) =>
         [.. left.Select((at, n) => n + 1 < left.Count ? at - left[n + 1] : TimeSpan.Zero)];
 
     /// <summary>The day from which copies are counted so that a rule has all it keeps on a day; sooner than <see cref="CopyTimes.Enough"/>, since a rule is followed day by day.</summary>

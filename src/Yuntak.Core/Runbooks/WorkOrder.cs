@@ -20,20 +20,14 @@ internal sealed class WorkOrder
     private WorkOrder(Plan plan, IReadOnlyList<Work> works)
     {
         this.plan = plan;
+        all = [.. works.Zip(Waits(plan, works), (w, after) => (w, after, w.Phase(plan), StartOrder(w), WorkLoad.Of(plan, w)))];
+    }
+
+    /// <summary>Of each work the places of those it waits for: they give what it needs.</summary>
+    private static IEnumerable<HashSet<int>> Waits(Plan plan, IReadOnlyList<Work> works)
+    {
         var gives = works.SelectMany((w, n) => w.Gives(plan).Select(c => (c, n))).ToLookup(g => g.c, g => g.n);
-        all =
-        [
-            .. works.Select(
-                (w, n) =>
-                    (
-                        w,
-                        w.Needs(plan).SelectMany(c => gives[c]).Where(g => g != n).ToHashSet(),
-                        w.Phase(plan),
-                        StartOrder(w),
-                        WorkLoad.Of(plan, w)
-                    )
-            ),
-        ];
+        return works.Select((w, n) => w.Needs(plan).SelectMany(c => gives[c]).Where(g => g != n).ToHashSet());
     }
 
     /// <summary>The work in order, each with the places in that order of what it waits for. What waits for itself in a circle comes with a stop.</summary>
@@ -50,8 +44,7 @@ internal sealed class WorkOrder
     /// <summary>Whether some of the work waits for itself, round however many corners.</summary>
     public static bool HasCircle(Plan plan, IReadOnlyList<Work> works)
     {
-        var gives = works.SelectMany((w, n) => w.Gives(plan).Select(c => (c, n))).ToLookup(g => g.c, g => g.n);
-        var after = works.Select((w, n) => w.Needs(plan).SelectMany(c => gives[c]).Where(g => g != n).ToHashSet()).ToList();
+        var after = Waits(plan, works).ToList();
         var waitFor = after.SelectMany((w, n) => w.Select(a => (a, n))).ToLookup(w => w.a, w => w.n);
         var blocked = after.Select(w => w.Count).ToArray();
         Queue<int> ready = new(Enumerable.Range(0, works.Count).Where(n => blocked[n] == 0));
