@@ -13,12 +13,8 @@ using Yuntak.Tests;
 namespace Yuntak.Web.Tests.Data;
 
 /// <summary>A data folder is opened whole, or said in words why not, and then nothing in it is changed.</summary>
-public sealed class OpeningTests : IDisposable
+public sealed class OpeningTests : OpenedFolder
 {
-    private readonly TempFolder folder = new();
-
-    private string Database => folder.File(DataFolder.FileName);
-
     [Fact]
     public async Task A_lock_that_a_start_cut_off_left_behind_stops_no_later_start()
     {
@@ -56,7 +52,7 @@ public sealed class OpeningTests : IDisposable
     [Fact]
     public void A_new_database_has_exactly_the_tables_the_migrations_make()
     {
-        using var db = new DatabaseFile(folder.File("never-made.db")).CreateDbContext();
+        using var db = new DatabaseFile(Folder.File("never-made.db")).CreateDbContext();
         var script = db.Database.GetService<Microsoft.EntityFrameworkCore.Migrations.IMigrator>().GenerateScript();
         Schema.Script.ReplaceLineEndings("\n").Trim().ShouldBe(script.ReplaceLineEndings("\n").Trim());
         db.Database.HasPendingModelChanges().ShouldBeFalse();
@@ -71,15 +67,15 @@ public sealed class OpeningTests : IDisposable
         await RunAsync("UPDATE revisions SET Content = x'0102' WHERE Id = (SELECT DraftRevision FROM labs)");
 
         (await Should.ThrowAsync<Damaged>(() => OpenAsync())).Message.ShouldContain("cannot be read");
-        Recovery.Offer(folder.Path).ShouldContain("the last change of the draft that can be read, number 2");
+        Recovery.Offer(Folder.Path).ShouldContain("the last change of the draft that can be read, number 2");
 
-        var said = await Recovery.GoOnAsync(folder.Path, TimeProvider.System);
+        var said = await Recovery.GoOnAsync(Folder.Path, TimeProvider.System);
         SqliteConnection.ClearAllPools();
         await OpenAsync();
 
         (await Store().HeadAsync(Pointer.Draft)).Lab.Name.ShouldBe("second");
         said[0].ShouldContain("damaged-");
-        Directory.GetFiles(folder.Path, "damaged-*").ShouldNotBeEmpty("the damaged file is kept");
+        Directory.GetFiles(Folder.Path, "damaged-*").ShouldNotBeEmpty("the damaged file is kept");
     }
 
     [Theory]
@@ -92,10 +88,10 @@ public sealed class OpeningTests : IDisposable
         await Should.ThrowAsync<Damaged>(() => OpenAsync());
         (await File.ReadAllTextAsync(Database)).Length.ShouldBe(length, "nothing was changed");
 
-        await Recovery.GoOnAsync(folder.Path, TimeProvider.System);
+        await Recovery.GoOnAsync(Folder.Path, TimeProvider.System);
         await OpenAsync();
         (await Store().HeadAsync(Pointer.Draft)).Lab.Name.ShouldBe("first");
-        (await File.ReadAllTextAsync(Directory.GetFiles(folder.Path, "damaged-*").Single())).Length.ShouldBe(length);
+        (await File.ReadAllTextAsync(Directory.GetFiles(Folder.Path, "damaged-*").Single())).Length.ShouldBe(length);
     }
 
     [Fact]
@@ -117,25 +113,25 @@ public sealed class OpeningTests : IDisposable
             await OpenAsync($"{version}.0");
         }
 
-        Directory.GetFiles(folder.File(DataFolder.CopiesName)).Length.ShouldBe(5);
+        Directory.GetFiles(Folder.File(DataFolder.CopiesName)).Length.ShouldBe(5);
     }
 
     [Fact]
     public async Task A_damaged_key_file_is_put_aside()
     {
         await OpenAsync();
-        await File.WriteAllTextAsync(folder.File("keys/key-1.xml"), "");
+        await File.WriteAllTextAsync(Folder.File("keys/key-1.xml"), "");
 
         (await OpenAsync()).Single().ShouldContain("key file");
 
-        Directory.GetFiles(folder.File("keys"), "*.xml").ShouldBeEmpty();
-        File.Exists(folder.File("keys/key-1.xml.damaged")).ShouldBeTrue();
+        Directory.GetFiles(Folder.File("keys"), "*.xml").ShouldBeEmpty();
+        File.Exists(Folder.File("keys/key-1.xml.damaged")).ShouldBeTrue();
     }
 
     [Fact]
     public async Task Only_the_person_may_read_the_database_also_in_a_folder_that_was_there()
     {
-        File.SetUnixFileMode(folder.Path, (UnixFileMode)0b111_101_101);
+        File.SetUnixFileMode(Folder.Path, (UnixFileMode)0b111_101_101);
         await OpenAsync();
         File.GetUnixFileMode(Database).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite);
     }
@@ -156,19 +152,19 @@ public sealed class OpeningTests : IDisposable
             },
             TestContext.Current.CancellationToken
         );
-        Backup.Take(folder.Path, folder.File("all.backup"));
+        Backup.Take(Folder.Path, Folder.File("all.backup"));
         await stop.CancelAsync();
         await changing;
 
-        File.GetUnixFileMode(folder.File("all.backup")).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite);
+        File.GetUnixFileMode(Folder.File("all.backup")).ShouldBe(UnixFileMode.UserRead | UnixFileMode.UserWrite);
         using var other = new TempFolder();
-        Backup.Restore(folder.File("all.backup"), other.Path);
+        Backup.Restore(Folder.File("all.backup"), other.Path);
         await new DataOpening(other.Path, TimeProvider.System, "test").OpenAsync(First);
         var history = await Store(other.Path).HistoryAsync(Pointer.Draft, 1_000);
         history[^1].Sentence.ShouldBe("begun");
         history.ShouldContain(l => l.Sentence == "second");
-        Should.Throw<Refused>(() => Backup.Restore(folder.File("all.backup"), other.Path)).Message.ShouldContain("has data already");
-        Should.Throw<Refused>(() => Backup.Take(folder.Path, folder.File("all.backup"))).Message.ShouldContain("nothing is written over");
+        Should.Throw<Refused>(() => Backup.Restore(Folder.File("all.backup"), other.Path)).Message.ShouldContain("has data already");
+        Should.Throw<Refused>(() => Backup.Take(Folder.Path, Folder.File("all.backup"))).Message.ShouldContain("nothing is written over");
     }
 
     [Theory]
@@ -179,7 +175,7 @@ public sealed class OpeningTests : IDisposable
         // These databases were written by builds before this one; a backup is the same file.
         using var shelf = new TempFolder();
         File.Copy(Path.Combine(Repository.Root, "tests", "Yuntak.Web.Tests", "golden", name + ".db"), shelf.File("backup"));
-        Backup.Restore(shelf.File("backup"), folder.Path);
+        Backup.Restore(shelf.File("backup"), Folder.Path);
         Directory.GetFiles(shelf.Path).ShouldBe([shelf.File("backup")], "the backup is only read");
         await OpenAsync();
         (await Store().HeadAsync(Pointer.Draft)).Number.ShouldBeGreaterThan(1);
@@ -188,9 +184,9 @@ public sealed class OpeningTests : IDisposable
     [Fact]
     public async Task What_is_no_backup_is_refused_and_changes_nothing()
     {
-        await File.WriteAllTextAsync(folder.File("photo"), "not a backup, but long enough to be looked at");
+        await File.WriteAllTextAsync(Folder.File("photo"), "not a backup, but long enough to be looked at");
         using var other = new TempFolder();
-        Should.Throw<Refused>(() => Backup.Restore(folder.File("photo"), other.Path)).Message.ShouldContain("cannot be brought back");
+        Should.Throw<Refused>(() => Backup.Restore(Folder.File("photo"), other.Path)).Message.ShouldContain("cannot be brought back");
         Directory.GetFileSystemEntries(other.Path).ShouldBeEmpty();
     }
 
@@ -253,25 +249,6 @@ public sealed class OpeningTests : IDisposable
         var head = await store.HeadAsync(Pointer.Draft);
         head.Lab.Name.ShouldBe("third");
         (await Should.ThrowAsync<Refused>(() => store.UndoAsync(Pointer.Draft, head.Revision))).Message.ShouldContain("damaged");
-    }
-
-    public void Dispose() => folder.Dispose();
-
-    private static (Lab Draft, Lab AsBuilt) First() => (Small.Lab(Small.Host("kiln")) with { Name = "first" }, Lab.Empty("first"));
-
-    private async Task<IReadOnlyList<string>> OpenAsync(string version = "test") =>
-        await new DataOpening(folder.Path, TimeProvider.System, version).OpenAsync(First);
-
-    private LabStore Store(string? at = null) => new(new DatabaseFile(DataFolder.Database(at ?? folder.Path)), TimeProvider.System);
-
-    private async Task CommitAsync(string name)
-    {
-        var store = Store();
-        await store.CommitAsync(
-            Pointer.Draft,
-            (await store.HeadAsync(Pointer.Draft)).Revision,
-            lab => new Changed(lab with { Name = name }, name)
-        );
     }
 
     private async Task RunAsync(string statement)

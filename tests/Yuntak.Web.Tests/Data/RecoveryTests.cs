@@ -10,12 +10,9 @@ using Yuntak.Tests;
 namespace Yuntak.Web.Tests.Data;
 
 /// <summary>One damaged row costs what is in it and no more: a start says so, and going on keeps the rest, photos and pasted texts among it.</summary>
-public sealed class RecoveryTests : IDisposable
+public sealed class RecoveryTests : OpenedFolder
 {
     private static readonly byte[] Picture = [0x89, 0x50, 0x4E, 0x47, 0x0D, 0x0A, 0x1A, 0x0A, 1, 2, 3];
-    private readonly TempFolder folder = new();
-
-    private string Database => folder.File(DataFolder.FileName);
 
     [Theory]
     [InlineData("UPDATE revisions SET LabId = 77 WHERE Number = 2", 4)]
@@ -29,7 +26,7 @@ public sealed class RecoveryTests : IDisposable
         await RunAsync("PRAGMA foreign_keys = OFF; " + damage);
 
         (await Should.ThrowAsync<Damaged>(() => OpenAsync())).Message.ShouldContain("values that cannot be read");
-        var said = await Recovery.GoOnAsync(folder.Path, TimeProvider.System);
+        var said = await Recovery.GoOnAsync(Folder.Path, TimeProvider.System);
         said.ShouldContain(s => s.StartsWith($"Saved: {saved} of 4 changes, 1 of 1 photos, 1 of 1 pasted texts"));
         SqliteConnection.ClearAllPools();
         await OpenAsync();
@@ -47,7 +44,7 @@ public sealed class RecoveryTests : IDisposable
 
         await RunAsync("UPDATE revisions SET SchemaVersion = 99 WHERE Id = (SELECT DraftRevision FROM labs)");
         (await Should.ThrowAsync<Damaged>(() => OpenAsync())).Message.ShouldContain("number 3");
-        (await Recovery.GoOnAsync(folder.Path, TimeProvider.System)).ShouldContain(s => s.StartsWith("Saved: 2 of 4 changes"));
+        (await Recovery.GoOnAsync(Folder.Path, TimeProvider.System)).ShouldContain(s => s.StartsWith("Saved: 2 of 4 changes"));
     }
 
     [Fact]
@@ -58,7 +55,7 @@ public sealed class RecoveryTests : IDisposable
             $"PRAGMA foreign_keys = OFF; UPDATE revisions SET Id = {1L << 62} WHERE Number = 2; UPDATE revisions SET Content = x'00' WHERE Number = 3"
         );
         // Counting there would take years; walking the rows takes a moment.
-        var said = await Recovery.GoOnAsync(folder.Path, TimeProvider.System).WaitAsync(TimeSpan.FromSeconds(30));
+        var said = await Recovery.GoOnAsync(Folder.Path, TimeProvider.System).WaitAsync(TimeSpan.FromSeconds(30));
         said.ShouldContain(s => s.StartsWith("Saved: 3 of 4 changes"));
         await OpenAsync();
         (await Store().HeadAsync(Pointer.Draft)).Lab.Name.ShouldBe("second");
@@ -71,7 +68,7 @@ public sealed class RecoveryTests : IDisposable
         await RunAsync(
             "UPDATE photos SET Content = x'00'; UPDATE readings SET Content = x'00FF00'; UPDATE revisions SET Content = x'00' WHERE Number = 3"
         );
-        (await Recovery.GoOnAsync(folder.Path, TimeProvider.System)).ShouldContain(s =>
+        (await Recovery.GoOnAsync(Folder.Path, TimeProvider.System)).ShouldContain(s =>
             s.StartsWith("Saved: 3 of 4 changes, 0 of 1 photos, 0 of 1 pasted texts")
         );
     }
@@ -94,7 +91,7 @@ public sealed class RecoveryTests : IDisposable
         }
 
         await File.WriteAllBytesAsync(Database, bytes);
-        var said = await Recovery.GoOnAsync(folder.Path, TimeProvider.System);
+        var said = await Recovery.GoOnAsync(Folder.Path, TimeProvider.System);
         said.ShouldContain(s => s.StartsWith("Saved: "));
         await OpenAsync();
         (await Store().HeadAsync(Pointer.Draft)).Number.ShouldBeGreaterThan(30);
@@ -112,10 +109,10 @@ public sealed class RecoveryTests : IDisposable
         await RunAsync(damage);
         await RunAsync("PRAGMA wal_checkpoint(TRUNCATE)");
         SqliteConnection.ClearAllPools();
-        File.Copy(Database, folder.File("taken.backup"));
+        File.Copy(Database, Folder.File("taken.backup"));
         using var other = new TempFolder();
         Should
-            .Throw<Refused>(() => Backup.Restore(folder.File("taken.backup"), other.Path))
+            .Throw<Refused>(() => Backup.Restore(Folder.File("taken.backup"), other.Path))
             .Message.ShouldContain("cannot be brought back");
         Directory.GetFileSystemEntries(other.Path).ShouldBeEmpty();
     }
@@ -145,8 +142,6 @@ public sealed class RecoveryTests : IDisposable
         (await photos.AllAsync()).Count.ShouldBe(PhotoStore.MostOfStep);
     }
 
-    public void Dispose() => folder.Dispose();
-
     /// <summary>Three changes of the draft and one of what stands, a photo, a pasted text.</summary>
     private async Task FilledAsync()
     {
@@ -160,24 +155,7 @@ public sealed class RecoveryTests : IDisposable
         SqliteConnection.ClearAllPools();
     }
 
-    private async Task<IReadOnlyList<string>> OpenAsync() =>
-        await new DataOpening(folder.Path, TimeProvider.System, "test").OpenAsync(() =>
-            (Small.Lab(Small.Host("kiln")) with { Name = "first" }, Lab.Empty("first"))
-        );
-
-    private LabStore Store() => new(new DatabaseFile(Database), TimeProvider.System);
-
     private PhotoStore Photos() => new(new DatabaseFile(Database), TimeProvider.System);
-
-    private async Task CommitAsync(string name)
-    {
-        var store = Store();
-        await store.CommitAsync(
-            Pointer.Draft,
-            (await store.HeadAsync(Pointer.Draft)).Revision,
-            lab => new Changed(lab with { Name = name }, name)
-        );
-    }
 
     private async Task RunAsync(string statements)
     {
