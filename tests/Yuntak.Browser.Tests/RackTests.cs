@@ -48,6 +48,31 @@ public sealed class RackTests
     }
 
     [Fact]
+    public async Task Ticks_made_in_two_tabs_without_a_line_are_all_sent()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true);
+        person.Go("/Runbook");
+        var first = person.Driver.CurrentWindowHandle;
+        person.Driver.SwitchTo().NewWindow(WindowType.Tab);
+        person.Go("/Runbook");
+        var second = person.Driver.CurrentWindowHandle;
+        Without(person, first, "#step-1-1");
+        Without(person, second, "#step-2-1");
+        person.Sees("#offline", "2 ticks wait here for the line.");
+
+        // Each tab has its own line; the second gets its line back first and sends what the first keeps too.
+        person.Line(away: false);
+        person.Sees("#offline", "what waited is ticked");
+        person.Driver.SwitchTo().Window(first);
+        person.Line(away: false);
+        person.Count(".waits", 0);
+        person.Go("/Runbook");
+        person.Sees(".history", "Wire kiln");
+        person.Sees(".history", "Reserve addresses");
+        person.Script<string?>("return localStorage.getItem('yuntak-waiting-ticks')").ShouldBe("[]");
+    }
+
+    [Fact]
     public async Task A_line_that_is_said_to_be_back_but_does_not_carry_yet_is_tried_again_by_itself()
     {
         await using var person = await SliceSession.OpenAsync(demo: true);
@@ -123,6 +148,15 @@ public sealed class RackTests
         person
             .Script<long>("return document.querySelectorAll('.step details:not([open])').length")
             .ShouldBeGreaterThan(0, "or there is nothing to unfold");
+    }
+
+    /// <summary>Ticks a step in a tab whose line is away.</summary>
+    private static void Without(SliceSession person, string tab, string step)
+    {
+        person.Driver.SwitchTo().Window(tab);
+        person.Line(away: true);
+        person.Click($"{step} .tick-box");
+        person.Find($"{step}.waits");
     }
 
     /// <summary>The line is there again without the browser noticing.</summary>

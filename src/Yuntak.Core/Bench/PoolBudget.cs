@@ -15,7 +15,7 @@ public sealed class PoolBudget
     public static readonly Share PromisedShare = new(1.5);
 
     private readonly ValueList<SharedFolder> folders;
-    private readonly Lazy<PoolRisk?> risk;
+    private readonly Once<PoolRisk?> risk;
 
     internal PoolBudget(
         Host host,

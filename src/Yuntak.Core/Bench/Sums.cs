@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
@@ -11,8 +12,8 @@ public class Sums
 {
     private readonly Dictionary<GuestId, Sizing> sizings;
     private readonly Dictionary<HostId, HostAssessment> hosts;
-    private readonly Lazy<IReadOnlyList<HostDevices>> devices;
-    private readonly Lazy<HouseWires> wires;
+    private readonly Once<IReadOnlyList<HostDevices>> devices;
+    private readonly Once<HouseWires> wires;
 
     private readonly Sums? root;
 

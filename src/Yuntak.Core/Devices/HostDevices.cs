@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 
 namespace Yuntak.Core.Devices;
@@ -5,7 +6,7 @@ namespace Yuntak.Core.Devices;
 /// <summary>The devices of one host with all that its guests claim of them, worked out once.</summary>
 public sealed class HostDevices
 {
-    private readonly Lazy<IReadOnlyList<ClaimVerdict>> verdicts;
+    private readonly Once<IReadOnlyList<ClaimVerdict>> verdicts;
 
     internal HostDevices(Lab lab, Host host)
     {

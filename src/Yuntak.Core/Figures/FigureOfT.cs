@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+
 namespace Yuntak.Core.Figures;
 
 /// <summary>A number that carries its working.</summary>
@@ -6,7 +8,7 @@ public sealed class Figure<T> : IFigure
     where T : notnull
 {
     private readonly Func<T, string>? words;
-    private readonly Lazy<IReadOnlyList<FigureInput>> inputs;
+    private readonly Once<IReadOnlyList<FigureInput>> inputs;
 
     internal Figure(string label, T value, string formula, Func<IEnumerable<FigureInput>> inputs, Source source, Func<T, string>? words)
     {

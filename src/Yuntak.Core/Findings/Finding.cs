@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Figures;
 using Yuntak.Core.Labs;
@@ -7,7 +8,7 @@ namespace Yuntak.Core.Findings;
 /// <summary>Something Yuntak noticed.</summary>
 public sealed class Finding
 {
-    private readonly Lazy<IReadOnlyList<Fix>> fixes;
+    private readonly Once<IReadOnlyList<Fix>> fixes;
 
     internal Finding(RuleInfo rule, Subject subject, string title, string text, IFigure? figure, Func<IEnumerable<Fix>> fixes)
     {
@@ -63,7 +64,7 @@ public sealed class Finding
         {
             return [.. fixes()];
         }
-        catch (Exception e) when (e is not OutOfMemoryException)
+        catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException))
         {
             return [];
         }

@@ -22,7 +22,7 @@ internal sealed class ArrivalRoom
         var each = arrivals
             .SelectMany(a => a.Job.Segments.Select(s => (Segment: s, Whole: a.IsWhole(s))))
             .ToLookup(s => s.Whole, s => s.Segment);
-        (Times, Keep, School) = (arrivals[0].Times, arrivals[0].Keep, arrivals[0].School);
+        (Times, Keep, School) = (Daily(arrivals[0].Times), arrivals[0].Keep, arrivals[0].School);
         (whole, wholeADay) = Sum(each[true]);
         (once, onceADay) = Sum(each[false]);
         changing = [.. each[false]];
@@ -30,9 +30,14 @@ internal sealed class ArrivalRoom
 
     /// <summary>What comes into a store, put together where it is taken and kept alike: its copies are left on the same days then.</summary>
     public static List<ArrivalRoom> Of(IEnumerable<Arrival> arrivals) =>
-        [.. arrivals.GroupBy(a => (a.Times.ToString(), a.Keep?.ToString(), a.School)).Select(alike => new ArrivalRoom([.. alike]))];
+        [.. arrivals.GroupBy(a => (Daily(a.Times).ToString(), a.Keep?.ToString(), a.School)).Select(alike => new ArrivalRoom([.. alike]))];
 
-    /// <summary>When copies are taken.</summary>
+    /// <summary>Of a plan that copies once a day the hour changes neither which days are kept nor a gap between them: all such plans are alike.</summary>
+    private static CopyTimes Daily(CopyTimes times) => times.Times.Count == 1 ? times with { Times = [Noon] } : times;
+
+    private static readonly TimeOnly Noon = new(12, 0);
+
+    /// <summary>When copies are taken; where that is once a day, the day.</summary>
     public CopyTimes Times { get; }
 
     /// <summary>What is kept; null for everything.</summary>

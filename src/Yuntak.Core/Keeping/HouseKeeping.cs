@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
@@ -13,10 +14,10 @@ public sealed class HouseKeeping
 {
     private static readonly ConditionalWeakTable<Sums, HouseKeeping> Known = [];
 
-    private readonly Lazy<IReadOnlyList<GuestKeeping>> guests;
-    private readonly Lazy<Dictionary<string, StoreRoom>> rooms;
-    private readonly Lazy<ILookup<KeepVolume, JobSums>> jobsOf;
-    private readonly Lazy<ILookup<GuestId, JobPart>> reasons;
+    private readonly Once<IReadOnlyList<GuestKeeping>> guests;
+    private readonly Once<Dictionary<string, StoreRoom>> rooms;
+    private readonly Once<ILookup<KeepVolume, JobSums>> jobsOf;
+    private readonly Once<ILookup<GuestId, JobPart>> reasons;
     private readonly Dictionary<DateOnly, Night> nights = [];
     private readonly Dictionary<string, (double Noon, IReadOnlyList<NightRun> Runs)> alike = new(StringComparer.Ordinal);
     private readonly HashSet<GuestId> keepers;
@@ -206,7 +207,12 @@ public sealed class HouseKeeping
         : day;
 
     /// <summary>The newest day a lab knows of, for who has no clock.</summary>
-    private static DateOnly Newest(Lab lab) =>
+    private static DateOnly Newest(Lab lab) => Newests.GetValue(lab, l => new StrongBox<DateOnly>(NewestOf(l))).Value;
+
+    // Beside the lab: thousands of copies have a day, and each step of a runbook asks for it.
+    private static readonly ConditionalWeakTable<Lab, StrongBox<DateOnly>> Newests = [];
+
+    private static DateOnly NewestOf(Lab lab) =>
         lab.Hosts.Select(h => h.ReadOn)
             .Concat(lab.Drills.Where(d => d.Worked is not null).Select(d => (DateOnly?)d.On))
             .Concat(lab.Copies.Select(c => Moments.Read(c.At)).OfType<DateTime>().Select(at => (DateOnly?)DateOnly.FromDateTime(at)))

@@ -12,12 +12,12 @@ public sealed class JobSums
 {
     private const double DaysAMonth = Duration.DaysPerYear / 12;
 
-    private readonly Lazy<double> gap;
-    private readonly Lazy<ByteSize> first;
-    private readonly Lazy<ByteSize> each;
-    private readonly Lazy<Duration> firstTime;
-    private readonly Lazy<Duration> eachTime;
-    private readonly Lazy<ValueList<NightPiece>> pieces;
+    private readonly Once<double> gap;
+    private readonly Once<ByteSize> first;
+    private readonly Once<ByteSize> each;
+    private readonly Once<Duration> firstTime;
+    private readonly Once<Duration> eachTime;
+    private readonly Once<ValueList<NightPiece>> pieces;
 
     private JobSums(JobSums other, CopyTimes times)
     {
@@ -132,7 +132,7 @@ public sealed class JobSums
     private bool IsCopyOnWrite(KeepVolume volume) => copyOnWrite.Contains(volume);
 
     /// <summary>What is asked for again and again, each worked out once.</summary>
-    private (Lazy<ByteSize>, Lazy<ByteSize>, Lazy<Duration>, Lazy<Duration>, Lazy<ValueList<NightPiece>>) Sums() =>
+    private (Once<ByteSize>, Once<ByteSize>, Once<Duration>, Once<Duration>, Once<ValueList<NightPiece>>) Sums() =>
         (
             new(() => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.Size)),
             new(() => Segments.Aggregate(ByteSize.Zero, (sum, s) => sum + s.After(EveryDays))),

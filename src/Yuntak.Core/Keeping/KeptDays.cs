@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Schedules;
 
 namespace Yuntak.Core.Keeping;
@@ -26,6 +27,7 @@ public static class KeptDays
         var coming = times.Between(from, until).GroupBy(DateOnly.FromDateTime).ToDictionary(g => g.Key, g => g.ToList());
         for (var day = from; day <= until; day = day.AddDays(1))
         {
+            Patience.Check();
             if (coming.TryGetValue(day, out var fresh) && overlapping is not null)
             {
                 fresh.ForEach(overlapping.Comes);
@@ -88,7 +90,7 @@ public static class KeptDays
 
     private static readonly DateOnly CycleBegins = new(2026, 1, 1);
     private const int CycleDays = 1_461;
-    private const int MostCycles = 32;
+    private const int MostCycles = 128;
 
     /// <summary>From each copy to the one before it, and nothing before the oldest; empty where there is none.</summary>
     internal static List<TimeSpan> Gaps(IReadOnlyList<DateTime> left) =>

@@ -1,3 +1,5 @@
+using Yuntak.Core.Base;
+
 namespace Yuntak.Core.Keeping;
 
 /// <summary>
@@ -36,6 +38,7 @@ internal static class NightFlow
         var now = 0.0;
         while (running.Count > 0 || waiting.Count > 0)
         {
+            Patience.Check();
             while (waiting.TryPeek(out _, out var ready) && ready <= now)
             {
                 var state = waiting.Dequeue();

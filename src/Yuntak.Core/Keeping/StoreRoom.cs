@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Schedules;
 using Yuntak.Core.Units;
@@ -14,8 +15,8 @@ public sealed class StoreRoom
     private readonly DateOnly on;
     private readonly StoreSums store;
     private readonly ByteSize full;
-    private readonly Lazy<ByteSize> settled;
-    private readonly Lazy<ByteSize> most;
+    private readonly Once<ByteSize> settled;
+    private readonly Once<ByteSize> most;
     private IReadOnlyList<(DateOnly, ByteSize)>? curve;
 
     internal StoreRoom(HouseKeeping keeping, StoreSums store)
@@ -24,7 +25,7 @@ public sealed class StoreRoom
         on = keeping.On;
         arrivals = ArrivalRoom.Of(keeping.Into[store.Store.Name]);
         full = keeping.Into[store.Store.Name].Aggregate(ByteSize.Zero, (sum, a) => sum + a.Job.First);
-        var cycles = new Lazy<List<IReadOnlyList<IReadOnlyList<TimeSpan>>>>(() =>
+        var cycles = new Once<List<IReadOnlyList<IReadOnlyList<TimeSpan>>>>(() =>
             [.. arrivals.Select(a => KeptDays.Cycle(a.Times, a.Keep, a.School))]
         );
         settled = new(() => Most(cycles.Value, 0));
@@ -76,6 +77,7 @@ public sealed class StoreRoom
         var days = cycles.Select(c => c.Count).DefaultIfEmpty(0).Max();
         for (var day = 0; day < days; day++)
         {
+            Patience.Check();
             var sum = ByteSize.Zero;
             for (var n = 0; n < arrivals.Count; n++)
             {

@@ -10,7 +10,7 @@ namespace Yuntak.Core.Keeping;
 public sealed class StoreSums
 {
     private readonly Lab[] labs;
-    private readonly Lazy<ValueList<NightUse>> own;
+    private readonly Once<ValueList<NightUse>> own;
 
     internal StoreSums(Sums sums, Store store)
     {

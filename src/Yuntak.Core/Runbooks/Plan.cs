@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Devices;
 using Yuntak.Core.Keeping;
@@ -10,7 +11,7 @@ namespace Yuntak.Core.Runbooks;
 /// <summary>What a runbook is worked out from.</summary>
 internal sealed class Plan
 {
-    private readonly Lazy<Sums> standing;
+    private readonly Once<Sums> standing;
     private readonly Lab[] labs;
     private readonly Dictionary<GuestId, Guest> stands;
     private readonly Dictionary<GuestId, Guest> planned;

@@ -22,6 +22,7 @@ public static class RunbookBuilder
         List<RunbookSection> sections = [];
         foreach (var (work, after, circle) in ordered)
         {
+            Patience.Check();
             // What a stop keeps from being done changes nothing on the disks: work that comes later finds them as they are.
             (var acts, disks) = Safe(plan, work, disks, circle);
             sections.Add(Section(plan, work, acts, [.. after.Select(a => sections[a].Steps[^1].Id)]));

@@ -1,4 +1,5 @@
 using System.Numerics;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
@@ -79,6 +80,7 @@ internal sealed class WorkOrder
         var turn = 0;
         while (waiting.Count > 0)
         {
+            Patience.Check();
             var ready = waiting.FindIndex(n => blocked[n] == 0);
             var circle = ready < 0;
             var place = circle ? 0 : waiting.FindIndex(ready, n => blocked[n] == 0 && InTurn(n) && (fill is null || fill.Fits(loads[n])));
@@ -200,6 +202,7 @@ internal sealed class WorkOrder
         Stack<int> open = new(all[work].After);
         while (open.TryPop(out var next))
         {
+            Patience.Check();
             if (seen.Add(next))
             {
                 foreach (var more in all[next].After)

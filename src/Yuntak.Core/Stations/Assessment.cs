@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
@@ -9,9 +10,9 @@ namespace Yuntak.Core.Stations;
 /// <summary>Everything worked out about a lab, once: sizes, budgets and findings. Every page reads from it.</summary>
 public sealed class Assessment : Sums
 {
-    private readonly Lazy<IReadOnlyList<Finding>> findings;
-    private readonly Lazy<Dictionary<HostId, int>> stops;
-    private readonly Lazy<Runbook>? runbook;
+    private readonly Once<IReadOnlyList<Finding>> findings;
+    private readonly Once<Dictionary<HostId, int>> stops;
+    private readonly Once<Runbook>? runbook;
 
     private Assessment(Lab lab, DateOnly? today)
         : base(lab, today)

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Bench;
 using Yuntak.Core.Bench.Rules;
 using Yuntak.Core.Devices.Rules;
@@ -36,11 +37,12 @@ public static class RuleBook
     /// <summary>What one rule notices. A rule that breaks says so itself, and the others go on: a fault of Yuntak shuts nobody out.</summary>
     internal static IReadOnlyList<Finding> Checked(IRule rule, Sums lab)
     {
+        Patience.Check();
         try
         {
             return [.. rule.Check(lab)];
         }
-        catch (Exception e) when (e is not OutOfMemoryException)
+        catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException))
         {
             return
             [

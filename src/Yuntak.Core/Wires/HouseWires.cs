@@ -1,5 +1,6 @@
 using System.Net;
 using Yuntak.Core.Addresses;
+using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Wants;
@@ -10,13 +11,15 @@ namespace Yuntak.Core.Wires;
 public sealed class HouseWires
 {
     private readonly IReadOnlyList<Sizing> sizings;
-    private readonly Lazy<IReadOnlyList<NetworkSums>> networks;
-    private readonly Lazy<IReadOnlyList<HeardPort>> ports;
-    private readonly Lazy<ILookup<string, HeardPort>> portsOfGuests;
-    private readonly Lazy<IReadOnlyList<PortClash>> clashes;
-    private readonly Lazy<IReadOnlyList<WayIn>> waysIn;
-    private readonly Lazy<IReadOnlyList<LinkUse>> links;
-    private readonly Lazy<ILookup<HostId, HostBridge>> bridges;
+    private readonly Once<IReadOnlyList<NetworkSums>> networks;
+    private readonly Once<Dictionary<Holder, IPAddress>> addresses;
+    private readonly Once<string?> routerName;
+    private readonly Once<IReadOnlyList<HeardPort>> ports;
+    private readonly Once<ILookup<string, HeardPort>> portsOfGuests;
+    private readonly Once<IReadOnlyList<PortClash>> clashes;
+    private readonly Once<IReadOnlyList<WayIn>> waysIn;
+    private readonly Once<IReadOnlyList<LinkUse>> links;
+    private readonly Once<ILookup<HostId, HostBridge>> bridges;
 
     /// <param name="lab">The lab.</param>
     /// <param name="sizings">Its guests, sized.</param>
@@ -24,6 +27,8 @@ public sealed class HouseWires
     {
         (Lab, this.sizings) = (lab, sizings);
         networks = new(Addresses);
+        addresses = new(FirstAddresses);
+        routerName = new(() => Reach.RouterName(this));
         ports = new(() => [.. PortsOf.All(lab, sizings)]);
         portsOfGuests = new(() => Ports.Where(p => p.Who.Kind == HolderKind.Guest).ToLookup(p => p.Who.Id, StringComparer.Ordinal));
         clashes = new(() => PortClashes.Among(Ports));
@@ -72,15 +77,10 @@ public sealed class HouseWires
     public IPAddress? AddressOf(Guest guest) => AddressOf(PortsOf.StackOf(Lab, guest));
 
     /// <summary>The first address somebody holds; null while none is known.</summary>
-    public IPAddress? AddressOf(Holder? holder) =>
-        holder is null
-            ? null
-            // A router is known by its inside.
-            : Networks
-                .OrderBy(n => n.Network.Purpose == NetworkPurpose.Outside)
-                .SelectMany(n => n.Held)
-                .FirstOrDefault(h => h.Who == holder && h.Address is not null)
-                ?.Address;
+    public IPAddress? AddressOf(Holder? holder) => holder is null ? null : addresses.Value.GetValueOrDefault(holder);
+
+    /// <summary>What passes a forward on: the router among the guests that stands on the provider's side, else the box that is the gateway; null where there is none.</summary>
+    public string? RouterName => routerName.Value;
 
     /// <summary>The reservations that the place that hands out addresses needs: of guests on a host, of hosts and boxes, on networks of that school.</summary>
     public IEnumerable<Reservation> Reservations =>
@@ -91,6 +91,21 @@ public sealed class HouseWires
 
     private bool IsThere(Holder who) =>
         who.Kind != HolderKind.Guest || Lab.Guest(new GuestId(who.Id)) is { } guest && Lab.HostOf(guest) is not null;
+
+    private Dictionary<Holder, IPAddress> FirstAddresses()
+    {
+        Dictionary<Holder, IPAddress> first = [];
+        // A router is known by its inside.
+        foreach (var held in Networks.OrderBy(n => n.Network.Purpose == NetworkPurpose.Outside).SelectMany(n => n.Held))
+        {
+            if (held.Address is { } address)
+            {
+                first.TryAdd(held.Who, address);
+            }
+        }
+
+        return first;
+    }
 
     private NetworkSums[] Addresses()
     {

@@ -16,11 +16,12 @@ internal static class Reach
     public static IEnumerable<WayIn> Of(HouseWires wires, IReadOnlyList<Sizing> sizings)
     {
         var byGuest = sizings.ToDictionary(s => s.Guest.Id);
+        var router = wires.Lab.Forwards.Count > 0 ? wires.RouterName : null;
         foreach (var forward in wires.Lab.Forwards)
         {
             if (byGuest.TryGetValue(forward.To, out var to))
             {
-                yield return Through(wires, forward, to, byGuest);
+                yield return Through(wires, forward, to, byGuest, router);
             }
         }
 
@@ -61,21 +62,22 @@ internal static class Reach
         ?? GatewayBox(wires)?.Name
         ?? wires.Routers.FirstOrDefault()?.Guest.Name;
 
-    private static Box? GatewayBox(HouseWires wires) =>
-        wires.Lab.Boxes.FirstOrDefault(b => wires.Lab.Networks.Any(n => n.Gateway is { } g && b.Addresses.Contains(g)));
-
-    private static WayIn Through(HouseWires wires, Forward forward, Sizing to, Dictionary<GuestId, Sizing> byGuest)
+    private static Box? GatewayBox(HouseWires wires)
     {
-        var heard = wires.Ports.FirstOrDefault(p =>
-            p.Who == Holder.Of(to.Guest) && p.Port == forward.ToPort && p.Protocol == forward.Protocol
-        );
+        var gateways = wires.Lab.Networks.Select(n => n.Gateway).OfType<string>().ToHashSet(StringComparer.Ordinal);
+        return wires.Lab.Boxes.FirstOrDefault(b => b.Addresses.Any(gateways.Contains));
+    }
+
+    private static WayIn Through(HouseWires wires, Forward forward, Sizing to, Dictionary<GuestId, Sizing> byGuest, string? router)
+    {
+        var heard = wires.PortsOfGuest(to.Guest.Id).FirstOrDefault(p => p.Port == forward.ToPort && p.Protocol == forward.Protocol);
         var proxy = forward.Through is { } id ? byGuest.GetValueOrDefault(id) : null;
         var isTunnel = proxy is null && to.Follows(Tunnel) && forward.Protocol == WireProtocol.Udp;
         var encrypted = proxy is not null
             ? forward.Certificate is CertificateKind.Own or CertificateKind.Public
             : isTunnel || (heard?.Encrypted ?? WellKnown.IsEncrypted(forward.ToPort, forward.Protocol));
         List<string> path = [$"outside:{forward.FromPort}"];
-        if (RouterName(wires) is { } router)
+        if (router is not null)
         {
             path.Add(router);
         }

@@ -10,22 +10,22 @@ namespace Yuntak.Web.Shared;
 /// <summary>The assessments of labs that are in use. A lab is assessed once, before it is kept, and shown from the same assessment.</summary>
 public sealed class Assessments(ILogger<Assessments> log, TimeProvider clock)
 {
-    private readonly ConditionalWeakTable<Lab, Lazy<Assessment>> known = [];
+    private readonly ConditionalWeakTable<Lab, Once<Assessment>> known = [];
     private readonly ConditionalWeakTable<Assessment, Assessment> from = [];
 
     /// <summary>The assessment of a lab.</summary>
     public Assessment Of(Lab lab)
     {
         var today = clock.Today();
-        var assessment = known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l, today))).Value;
+        var assessment = known.GetValue(lab, l => new Once<Assessment>(() => Whole(l, today))).Value;
         if (assessment.Today == today)
         {
             return assessment;
         }
 
         // It was worked out yesterday: copies and drills have grown older since.
-        known.AddOrUpdate(lab, new Lazy<Assessment>(() => Whole(lab, today)));
-        return known.GetValue(lab, l => new Lazy<Assessment>(() => Whole(l, today))).Value;
+        known.AddOrUpdate(lab, new Once<Assessment>(() => Whole(lab, today)));
+        return known.GetValue(lab, l => new Once<Assessment>(() => Whole(l, today))).Value;
     }
 
     /// <summary>The assessment of a lab with the way there from what stands. The newest for each lab is kept.</summary>
@@ -59,7 +59,7 @@ public sealed class Assessments(ILogger<Assessments> log, TimeProvider clock)
         {
             Of(after);
         }
-        catch (Exception e) when (e is not (Refused or OutOfMemoryException))
+        catch (Exception e) when (e is not (Refused or OutOfMemoryException or OperationCanceledException))
         {
             log.LogError(e, "A lab could not be assessed");
             throw new Refused(

@@ -1,3 +1,4 @@
+using Yuntak.Core.Base;
 using Yuntak.Core.Edits;
 using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
@@ -11,12 +12,12 @@ namespace Yuntak.Web.Shared;
 /// <summary>Everything a page shows: the two heads and what follows from them. Made once for each pair of revisions.</summary>
 public sealed class Desk
 {
-    private readonly Lazy<Assessment> assessment;
-    private readonly Lazy<string?> trouble;
-    private readonly Lazy<Rehearsal> rehearsal;
-    private readonly Lazy<Rehearsal> allFaults;
-    private readonly Lazy<int> changes;
-    private readonly Lazy<Verdict> verdict;
+    private readonly Once<Assessment> assessment;
+    private readonly Once<string?> trouble;
+    private readonly Once<Rehearsal> rehearsal;
+    private readonly Once<Rehearsal> allFaults;
+    private readonly Once<int> changes;
+    private readonly Once<Verdict> verdict;
 
     internal Desk(Head draft, Head asBuilt, Assessments assessments, Lab? before)
     {
@@ -74,7 +75,7 @@ public sealed class Desk
             make();
             return null;
         }
-        catch (Exception e) when (e is not OutOfMemoryException)
+        catch (Exception e) when (e is not (OutOfMemoryException or OperationCanceledException))
         {
             return $"Yuntak cannot work this lab out ({e.GetType().Name}: {e.Message.TrimEnd('.')}). Take the last change back, or bring an earlier one back; nothing is lost.";
         }

@@ -63,6 +63,12 @@ public sealed class SafetyMiddleware(RequestDelegate next, ILogger<SafetyMiddlew
             return;
         }
 
+        if (HttpMethods.IsGet(context.Request.Method) || HttpMethods.IsHead(context.Request.Method))
+        {
+            // A page nobody waits for is not worked out to its end. What was sent is done all the same: closing a window right after a press loses nothing.
+            Patience.Until(context.RequestAborted);
+        }
+
         try
         {
             await next(context);

@@ -26,6 +26,35 @@ public class SharedFolderTests
     }
 
     [Fact]
+    public void What_a_host_says_is_used_and_the_guests_in_it_count_twice_until_they_are_subtracted()
+    {
+        // 7.5 of 8 TB are used as the host's own tools say, 900 GB of them the folder that the file names too.
+        var both = Two()
+            .With(FolderEdits.Add(Films()))
+            .WithHost(
+                Kiln,
+                h =>
+                    h with
+                    {
+                        Pools = [.. h.Pools.Select(p => p with { AlreadyUsed = p.Name == "ember" ? ByteSize.FromTB(7.5) : p.AlreadyUsed })],
+                    }
+            );
+        var over = both.Finding("bench.pool-over");
+        var fix = over.Fixes[0];
+        fix.Label.ShouldContain("subtract");
+        var once = both.With(fix.Edit);
+        once.Findings("bench.pool-over").ShouldBeEmpty();
+        Claimed(once).ShouldBe(ByteSize.FromTB(7.5));
+
+        // More than the pool holds is never explained by that.
+        var full = both.WithHost(
+            Kiln,
+            h => h with { Pools = [.. h.Pools.Select(p => p.Name == "ember" ? p with { AlreadyUsed = ByteSize.FromTB(30) } : p)] }
+        );
+        full.Finding("bench.pool-over").Fixes.ShouldNotContain(f => f.Label.Contains("subtract"));
+    }
+
+    [Fact]
     public void A_folder_beside_a_guest_s_own_bulk_data_adds_to_it()
     {
         var lab = Two();

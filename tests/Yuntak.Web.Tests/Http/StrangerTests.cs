@@ -71,6 +71,26 @@ public class StrangerTests
         await Until(() => Directory.EnumerateFiles(own).Any() is false);
     }
 
+    [Theory]
+    [InlineData("Content-Length: 4000")]
+    [InlineData("Transfer-Encoding: chunked")]
+    public async Task A_body_that_comes_too_slowly_is_not_waited_for(string length)
+    {
+        await using var house = await Household.OpenAsync("--open");
+        using var socket = new TcpClient();
+        await socket.ConnectAsync(IPAddress.Loopback, house.At().Port);
+        var stream = socket.GetStream();
+        await stream.WriteAsync(
+            Encoding.ASCII.GetBytes(
+                $"POST /Lab?handler=Read HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/x-www-form-urlencoded\r\n{length}\r\n\r\n"
+            )
+        );
+        // Nothing more is sent. The server answers that it did not arrive whole, or hangs up: either way the reading here ends by itself.
+        using var answer = new StreamReader(stream, Encoding.ASCII);
+        var said = await answer.ReadToEndAsync().WaitAsync(TimeSpan.FromSeconds(30));
+        said.Split('\n')[0].Trim().ShouldBeOneOf("", "HTTP/1.1 408 Request Timeout", "HTTP/1.1 400 Bad Request");
+    }
+
     [Fact]
     public void What_a_killed_process_left_goes_at_the_next_start()
     {

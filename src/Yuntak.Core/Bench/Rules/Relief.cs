@@ -4,6 +4,7 @@ using Yuntak.Core.Findings;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Runbooks;
 using Yuntak.Core.Shapes;
+using Yuntak.Core.Units;
 using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Bench.Rules;
@@ -30,9 +31,14 @@ internal static class Relief
         return Moves(lab, host, s => s.CoresAt(p.PeakHour) / Math.Max(1e-6, excess));
     }
 
-    /// <summary>Moves of volumes that bring a pool back under its comfort line.</summary>
+    /// <summary>Moves of volumes that bring a pool back under its comfort line, and first of all the slip that counts the same data twice.</summary>
     public static IEnumerable<Fix> Pool(Sums lab, HostAssessment host, PoolBudget pool)
     {
+        if (CountedTwice(host, pool) is { } once)
+        {
+            yield return once;
+        }
+
         foreach (
             var guest in host
                 .Guests.Where(g => g.Guest.Placement!.SystemPool == pool.Pool.Name)
@@ -59,6 +65,22 @@ internal static class Relief
         {
             yield return fix;
         }
+    }
+
+    /// <summary>
+    /// What the tools of a host say is used holds the volumes and folders of guests too. Where either fits and only both together do not, they may be the same data counted twice:
+    /// then they are subtracted.
+    /// </summary>
+    private static Fix? CountedTwice(HostAssessment host, PoolBudget pool)
+    {
+        var used = pool.Pool.AlreadyUsed;
+        var claims = pool.Claimed.Value - used;
+        return used == default || claims > pool.Room.Usable || used > pool.Room.Usable
+            ? null
+            : new Fix(
+                $"What is in it already counts its guests and folders too: subtract {ByteSize.Min(used, claims).ToDecimalString()}",
+                PoolEdits.Change(host.Host.Id, pool.Pool.Name, p => p with { AlreadyUsed = used > claims ? used - claims : default })
+            );
     }
 
     /// <param name="relief">How much of the excess a guest's leaving takes away: 1 is just enough.</param>

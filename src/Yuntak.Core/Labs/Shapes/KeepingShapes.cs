@@ -9,7 +9,7 @@ public static class KeepingShapes
     public const int MostStores = 100;
 
     /// <summary>The most jobs.</summary>
-    public const int MostJobs = 500;
+    public const int MostJobs = 100;
 
     /// <summary>The most drills that are kept.</summary>
     public const int MostDrills = 2_000;

@@ -11,7 +11,7 @@ public static class LabShapes
     public const int MostHosts = 100;
 
     /// <summary>The most guests a lab holds.</summary>
-    public const int MostGuests = 2_000;
+    public const int MostGuests = 1_000;
 
     /// <summary>The most shared folders a lab holds.</summary>
     public const int MostFolders = 200;

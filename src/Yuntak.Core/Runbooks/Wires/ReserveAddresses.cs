@@ -21,7 +21,7 @@ internal sealed record ReserveAddresses(ValueList<Reservation> Keep, ValueList<R
 
     internal override HostId? On => null;
 
-    internal override string Where(Plan plan) => Reach.RouterName(plan.Sums.Wires) ?? "the router";
+    internal override string Where(Plan plan) => plan.Sums.Wires.RouterName ?? "the router";
 
     internal override Duration Takes(Plan plan) => new(3 + Keep.Count + LetGo.Count);
 
