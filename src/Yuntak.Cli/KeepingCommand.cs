@@ -81,6 +81,14 @@ internal static class KeepingCommand
 
         foreach (var guest in keeping.Guests)
         {
+            if (guest.SetUpAnew)
+            {
+                Console.WriteLine(
+                    $"{guest.Guest.Name}: keeps the copies of others; set up anew from its settings in {guest.Restore!.Value.Exactly()}"
+                );
+                continue;
+            }
+
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
@@ -91,7 +99,8 @@ internal static class KeepingCommand
 
         foreach (
             var mishap in keeping
-                .Guests.SelectMany(g => Mishaps.Of(keeping, g).Where(m => m.From is null).Select(m => (g.Guest.Name, m.Words)))
+                .Guests.Where(g => !g.SetUpAnew)
+                .SelectMany(g => Mishaps.Of(keeping, g).Where(m => m.From is null).Select(m => (g.Guest.Name, m.Words)))
                 .GroupBy(m => m.Words)
         )
         {

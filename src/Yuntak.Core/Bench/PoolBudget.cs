@@ -129,7 +129,7 @@ public sealed class PoolBudget
         [("system disk", guest.SystemDisk, guest.AdvisedSystemDisk.Value), ("scratch space", guest.Scratch.Value, guest.Scratch.Value)];
 
     private (string What, ByteSize Size, ByteSize Expected) BulkVolume(Sizing guest) =>
-        ("bulk data", OwnBulk(folders, guest, s => s.Bulk), OwnBulk(folders, guest, s => s.AdvisedBulk.Value));
+        GuestVolumes.Bulk(folders, guest) is { } bulk ? (bulk.Name, bulk.Size, bulk.Expected) : ("bulk data", ByteSize.Zero, ByteSize.Zero);
 
     /// <summary>What a guest would claim, and be promised, of this pool with its system disk in it, wherever it is now.</summary>
     internal (ByteSize Claimed, ByteSize Promised) SystemClaim(Sizing guest) => Claim(SystemVolumes(guest));
@@ -145,22 +145,6 @@ public sealed class PoolBudget
 
     /// <summary>The folders in it that several guests use.</summary>
     public IEnumerable<SharedFolder> Folders => folders.Where(f => f.Host == Host.Id && f.Pool == Pool.Name);
-
-    /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders.</summary>
-    /// <param name="folders">The folders that hold bulk data for others.</param>
-    /// <param name="guest">The guest.</param>
-    /// <param name="bulk">Which bulk data: what is given, or what is advised.</param>
-    internal static ByteSize OwnBulk(ValueList<SharedFolder> folders, Sizing guest, Func<Sizing, ByteSize> bulk)
-    {
-        bool InFolder(GuestId id) => folders.Any(f => f.HoldsBulkOf(id));
-        if (folders.Count == 0)
-        {
-            return bulk(guest);
-        }
-
-        var shared = guest.Inner.Where(s => InFolder(s.Guest.Id)).Aggregate(ByteSize.Zero, (sum, s) => sum + bulk(s));
-        return InFolder(guest.Guest.Id) ? ByteSize.Zero : ByteSize.Max(ByteSize.Zero, bulk(guest) - shared);
-    }
 
     /// <summary>The groups its disks make.</summary>
     public IReadOnlyList<DiskGroup> Groups { get; }

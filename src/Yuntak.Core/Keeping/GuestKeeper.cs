@@ -73,6 +73,7 @@ internal sealed class GuestKeeper
         List<StoreSums> stores = [.. keeping.Stores.Where(s => worst.ContainsKey(s.Store.Name))];
         var drill = keeping.Worked().Where(d => d is { Kind: DrillKind.Guest, Minutes: not null } && d.Guest == guest.Id).MaxBy(d => d.On);
         var fetches = stores.Where(s => s.IsThere).Select(s => (Store: s, Time: Fetch(own, s))).OrderBy(f => f.Time.Minutes).ToList();
+        var anew = fetches.Count == 0 && own.TrueForAll(keeping.IsSetUpAnew);
         return new GuestKeeping(
             guest,
             own,
@@ -80,12 +81,14 @@ internal sealed class GuestKeeper
             [.. keeping.Stores.Where(s => some.Contains(s.Store.Name) && !worst.ContainsKey(s.Store.Name))],
             own.Select(v => stores.Select(Medium).Prepend(MediumOf(v.At)).Distinct().ToList()).MinBy(kinds => kinds.Count)!,
             direct ?? worst.Values.Select(w => (Duration?)w).Min(),
-            fetches.Count == 0 ? null
+            anew ? new Duration(KeepingRules.AnewMinutes(guest.Kind) + KeepingRules.StartMinutes + KeepingRules.CheckMinutes)
+                : fetches.Count == 0 ? null
                 : drill is not null ? new Duration(drill.Minutes!.Value)
                 : fetches[0].Time + new Duration(KeepingRules.StartMinutes + KeepingRules.CheckMinutes),
             fetches.Count == 0 ? null : fetches[0].Store,
             fetches.Count > 0 && drill is not null,
-            [.. fetches.Select(f => (f.Store, worst[f.Store.Store.Name], f.Time))]
+            [.. fetches.Select(f => (f.Store, worst[f.Store.Store.Name], f.Time))],
+            anew
         );
     }
 

@@ -14,6 +14,7 @@ namespace Yuntak.Core.Keeping;
 /// <param name="From">The store it comes back from soonest.</param>
 /// <param name="Measured">Whether the time was measured in a drill.</param>
 /// <param name="ByStore">For each store that has all of it: what is lost at worst, and how long fetching it takes.</param>
+/// <param name="SetUpAnew">Whether it keeps the copies of others and is set up anew from its settings, since nothing copies it.</param>
 public sealed record GuestKeeping(
     Guest Guest,
     IReadOnlyList<KeepVolume> Volumes,
@@ -24,7 +25,8 @@ public sealed record GuestKeeping(
     Duration? Restore,
     StoreSums? From,
     bool Measured,
-    IReadOnlyList<(StoreSums Store, Duration Loses, Duration Fetch)> ByStore
+    IReadOnlyList<(StoreSums Store, Duration Loses, Duration Fetch)> ByStore,
+    bool SetUpAnew = false
 )
 {
     /// <summary>How often it is there: itself, and once in each store that has all of it.</summary>

@@ -163,6 +163,13 @@ public sealed class HouseKeeping
     /// <summary>Whether losing something is nothing lost: a store, or a guest that is there to be broken.</summary>
     public bool MayBeLost(KeepVolume volume) => IsStore(volume) || (volume.Part is not null && Sums.Guest(volume.Guest!.Id).IsThrowAway);
 
+    /// <summary>
+    /// Whether something is the system of a guest that keeps copies. It is set up anew from its settings, since a copy of it in its own store is gone with it; common practice.
+    /// </summary>
+    public bool IsSetUpAnew(KeepVolume volume) =>
+        volume is { Part: VolumePart.System, Guest: { } guest }
+        && (keepers.Contains(guest.Id) || Sums.Guest(guest.Id).Follows(ProfileBook.BackupServer));
+
     /// <summary>The jobs that copy something: itself, or as files by an archive or an agent.</summary>
     public IEnumerable<JobSums> JobsOf(KeepVolume volume) => jobsOf.Value[volume];
 
@@ -176,7 +183,7 @@ public sealed class HouseKeeping
             : null;
 
     /// <summary>What is in no job, though it would be missed: neither a store nor there to be broken, and nobody said why.</summary>
-    public IEnumerable<KeepVolume> InNoJob => Volumes.Where(v => !MayBeLost(v) && WhyNot(v) is null && !JobsOf(v).Any());
+    public IEnumerable<KeepVolume> InNoJob => Volumes.Where(v => !MayBeLost(v) && !IsSetUpAnew(v) && WhyNot(v) is null && !JobsOf(v).Any());
 
     /// <summary>What more than one job reads as a whole. An archive beside it is another sort of copy.</summary>
     public IEnumerable<KeepVolume> Twice => Volumes.Where(v => WholeJobsOf(v).Skip(1).Any());

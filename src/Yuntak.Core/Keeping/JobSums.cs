@@ -40,7 +40,9 @@ public sealed class JobSums
         Store = store;
         Times = CopyTimes.Parse(job.Times);
         Keep = job.Keep is { } rule ? RetentionRule.Parse(rule) : null;
-        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes, volumesOf))];
+        // What is named twice, as a folder and with the guest whose copies it belongs to, is copied once.
+        HashSet<KeepVolume> taken = [];
+        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes, volumesOf)).Where(s => s.Volume is null || taken.Add(s.Volume))];
         Most = Math.Min(
             Math.Min(
                 store?.MostIn ?? double.PositiveInfinity,
@@ -102,6 +104,21 @@ public sealed class JobSums
     /// <summary>How long each further copy takes when nothing else runs.</summary>
     public Duration EachTime => eachTime.Value;
 
+    /// <summary>The hosts whose guests, folders and settings it copies.</summary>
+    public IReadOnlyList<Host> Sources(Lab lab) =>
+        [
+            .. Job
+                .Takes.Select(p =>
+                    p.Host is { } host ? lab.Host(host)
+                    : p.Guest is { } id && (p.Kind != PartKind.Whole || p.Without.Count < 2) && lab.Guest(id) is { } guest
+                        ? lab.HostOf(guest)
+                    : p.Folder is { } folder ? lab.Host(lab.AllFolders.FirstOrDefault(f => f.Name == folder)?.Host)
+                    : null
+                )
+                .OfType<Host>()
+                .DistinctBy(h => h.Id),
+        ];
+
     /// <summary>The same job at other times.</summary>
     internal JobSums At(CopyTimes times) => new(this, times);
 
@@ -152,7 +169,15 @@ public sealed class JobSums
         if (part.Host is { } id && lab.Host(id) is { } host)
         {
             var boot = (host.Id, host.Pools.FirstOrDefault(p => host.DisksOf(p).Any(host.StartsFrom))?.Name);
-            yield return Segment(lab, part, null, $"settings of {host.Name}", part.Size ?? KeepingRules.Settings, 1, boot);
+            yield return Segment(
+                lab,
+                part,
+                null,
+                part.Kind == PartKind.Agent ? $"files of {host.Name}, by an agent" : $"settings of {host.Name}",
+                part.Size ?? KeepingRules.Settings,
+                1,
+                boot
+            );
             yield break;
         }
 

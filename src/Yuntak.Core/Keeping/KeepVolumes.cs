@@ -2,6 +2,7 @@ using Yuntak.Core.Bench;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Keeping;
 
@@ -14,25 +15,22 @@ internal static class KeepVolumes
         var lab = sums.Lab;
         foreach (var sizing in sums.Guests.Where(s => s.Guest is { RunsIn: null, Placement: not null }))
         {
-            var place = sizing.Guest.Placement!;
-            yield return new KeepVolume(
-                $"{sizing.Guest.Name}/{CopyWords.Volumes.Word(VolumePart.System)}",
-                sizing.Guest,
-                VolumePart.System,
-                null,
-                (place.Host, place.SystemPool),
-                sizing.SystemDisk
-            );
-            var bulk = PoolBudget.OwnBulk(lab.AllFolders, sizing, s => s.Bulk);
-            if (bulk > ByteSize.Zero)
+            var host = sizing.Guest.Placement!.Host;
+            // What lies on the system disk is copied with it.
+            foreach (
+                var volume in new[] { GuestVolumes.System(sizing), GuestVolumes.Bulk(lab.AllFolders, sizing) }
+                    .OfType<GuestVolume>()
+                    .Where(v => v.Place != VolumePlace.SystemDisk)
+            )
             {
+                var part = volume.Part!.Value;
                 yield return new KeepVolume(
-                    $"{sizing.Guest.Name}/{CopyWords.Volumes.Word(VolumePart.Bulk)}",
+                    $"{sizing.Guest.Name}/{CopyWords.Volumes.Word(part)}",
                     sizing.Guest,
-                    VolumePart.Bulk,
+                    part,
                     null,
-                    (place.Host, place.BulkPool),
-                    bulk
+                    (host, volume.Pool),
+                    volume.Size
                 );
             }
         }

@@ -48,7 +48,8 @@ public static class Mishaps
                 .OrderBy(m => m.Loses!.Value.Minutes)
                 .ThenBy(m => m.Restore!.Value.Minutes)
                 .FirstOrDefault()
-            ?? new Mishap(name, words, null, null, null);
+            // Nothing is left of what is set up anew, and nothing is lost that its settings do not hold.
+            ?? new Mishap(name, words, null, guest.SetUpAnew ? guest.Restore : null, null);
     }
 
     private static Duration Whole(Duration fetch, double before) =>

@@ -77,20 +77,7 @@ public sealed class StoreSums
 
     /// <summary>The hosts that copy into it by a job, and so have to know it: address, account, fingerprint.</summary>
     public IReadOnlyList<Host> ConnectedTo(HouseKeeping keeping) =>
-        [
-            .. keeping
-                .Jobs.Where(j => j.Job.Store == Store.Name)
-                .SelectMany(j => j.Job.Takes)
-                .Select(p =>
-                    p.Host is { } host ? keeping.Lab.Host(host)
-                    : p.Guest is { } id && (p.Kind != PartKind.Whole || p.Without.Count < 2) && keeping.Lab.Guest(id) is { } guest
-                        ? keeping.Lab.HostOf(guest)
-                    : p.Folder is { } folder ? keeping.Lab.Host(keeping.Lab.AllFolders.FirstOrDefault(f => f.Name == folder)?.Host)
-                    : null
-                )
-                .OfType<Host>()
-                .DistinctBy(h => h.Id),
-        ];
+        [.. keeping.Jobs.Where(j => j.Job.Store == Store.Name).SelectMany(j => j.Sources(keeping.Lab)).DistinctBy(h => h.Id)];
 
     /// <summary>The place it is in: the host, the box, the other place.</summary>
     public string Place => Store.Place ?? Host?.Name ?? Store.Box ?? (Store.Carried ? "a carried disk" : "nowhere");

@@ -26,7 +26,27 @@ internal sealed class LabIndex
 
         on = lab.Guests.Where(g => g.Placement is not null).ToLookup(g => g.Placement!.Host);
         inside = lab.Guests.Where(g => g.RunsIn is not null).ToLookup(g => g.RunsIn!.Value);
-        AllFolders = lab.Shares.Count == 0 ? lab.Folders : [.. lab.Folders, .. lab.Shares.Select(s => AsFolder(lab, s))];
+        AllFolders = lab.Shares.Count == 0 ? lab.Folders : Joined(lab.Folders, [.. lab.Shares.Select(s => AsFolder(lab, s))]);
+    }
+
+    /// <summary>A folder that is shared over the network under its own name is one folder: used by all, as large as the larger of both says.</summary>
+    private static ValueList<SharedFolder> Joined(ValueList<SharedFolder> folders, List<SharedFolder> shares)
+    {
+        static bool IsSame(SharedFolder folder, SharedFolder share) =>
+            share.Pool.Length > 0 && (folder.Name, folder.Host, folder.Pool) == (share.Name, share.Host, share.Pool);
+        return
+        [
+            .. folders.Select(f =>
+                shares.Find(s => IsSame(f, s)) is { } share
+                    ? f with
+                    {
+                        Size = ByteSize.Max(f.Size, share.Size),
+                        Uses = [.. f.Uses, .. share.Uses.Where(u => f.Uses.All(k => k.Guest != u.Guest))],
+                    }
+                    : f
+            ),
+            .. shares.Where(s => !folders.Any(f => IsSame(f, s))),
+        ];
     }
 
     /// <summary>Folders with those shares that are somebody's library: a share is counted once, where it lies.</summary>

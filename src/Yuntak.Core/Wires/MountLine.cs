@@ -24,7 +24,7 @@ public sealed record MountLine(string What, string Sort, string Options)
     }
 
     /// <summary>Where a share is mounted: as the guest sees it when it mounts it itself, else below /mnt on the host.</summary>
-    public static string PlaceOf(ShareMount mount) => mount.By == MountBy.Guest ? mount.At : $"/mnt/{Names.Slug(mount.Share)}";
+    public static string PlaceOf(ShareMount mount) => mount.By == MountBy.Guest ? mount.At : Wants.GuestVolumes.HostPlace(mount);
 
     /// <summary>The line for a place: every blank and mark in it as a code, so that each part stays one word.</summary>
     public string At(string place) => $"{ExportsLine.Octal(What)} {ExportsLine.Octal(place)} {Sort} {Options} 0 0";

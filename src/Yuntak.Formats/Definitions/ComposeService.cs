@@ -95,6 +95,7 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
         }
 
         var said = members.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
+        var handedIn = (said.GetValueOrDefault("handed-in")?.Items ?? []).Select(i => i.Text).ToHashSet();
         var wants = (said.GetValueOrDefault("wants")?.Items ?? []).Select(Want).OfType<Want>().ToList();
         // What was only advised when the file was written follows the advice again.
         return guest with
@@ -119,7 +120,13 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
                 Bytes(said.GetValueOrDefault("system-disk")),
                 Bytes(said.GetValueOrDefault("bulk"))
             ),
-            Folders = [.. folders.Where(f => f.ContainerPath != ComposeFile.BulkInside || !said.ContainsKey("bulk-folder")).Take(50)],
+            Folders =
+            [
+                .. folders
+                    .Where(f => f.ContainerPath != GuestVolumes.BulkInside || !said.ContainsKey("bulk-folder"))
+                    .Where(f => !handedIn.Contains(f.ContainerPath))
+                    .Take(50),
+            ],
         };
     }
 

@@ -20,9 +20,6 @@ public static class ComposeFile
     /// <summary>When an engine starts a container again, unless somebody says otherwise.</summary>
     public const string UsualRestart = "unless-stopped";
 
-    /// <summary>Where a service sees its bulk data.</summary>
-    public const string BulkInside = "/srv/data";
-
     /// <summary>The file of one app stack.</summary>
     /// <param name="guest">The app stack.</param>
     /// <param name="book">The profiles of its lab.</param>
@@ -118,9 +115,19 @@ public static class ComposeFile
         var bulk = BulkFolder(guest, sizing, lab);
         if (bulk is not null)
         {
-            folders.Add(new FolderMount(bulk, BulkInside));
+            folders.Add(new FolderMount(bulk, GuestVolumes.BulkInside));
         }
 
+        // What it shares with others is handed in too; read back, it is known by its folder or share.
+        List<FolderMount> given =
+        [
+            .. GuestVolumes
+                .Of(lab ?? Lab.Empty(guest.Name), sizing)
+                .Where(v => v is { Place: VolumePlace.SharedFolder or VolumePlace.Share, Outside: not null, Inside: not null })
+                .Where(v => guest.Folders.All(f => f.ContainerPath != v.Inside))
+                .Select(v => new FolderMount(v.Outside!, v.Inside!, !v.Writes)),
+        ];
+        folders.AddRange(given);
         if (folders.Count > 0)
         {
             service["volumes"] = new JsonArray([.. folders.Select(Volume)]);
@@ -168,12 +175,12 @@ public static class ComposeFile
             service["ports"] = new JsonArray([.. ports.Select(Port)]);
         }
 
-        service[Extension] = Plan(guest, bulk is not null);
+        service[Extension] = Plan(guest, bulk is not null, given);
         return service;
     }
 
     /// <summary>What the specification has no words for, so that the stack comes back as it was when the file is read.</summary>
-    private static JsonObject Plan(Guest guest, bool withBulk)
+    private static JsonObject Plan(Guest guest, bool withBulk, List<FolderMount> given)
     {
         var plan = new JsonObject
         {
@@ -227,6 +234,11 @@ public static class ComposeFile
             plan["bulk-folder"] = true;
         }
 
+        if (given.Count > 0)
+        {
+            plan["handed-in"] = new JsonArray([.. given.Select(f => JsonValue.Create(f.ContainerPath))]);
+        }
+
         return plan;
     }
 
@@ -247,17 +259,11 @@ public static class ComposeFile
     }
 
     /// <summary>The folder of a stack's bulk data outside: in the guest that runs it, or in its pool of the host. Null where it has none, or a folder of its own shows it already.</summary>
-    private static string? BulkFolder(Guest guest, Sizing sizing, Lab? lab)
-    {
-        var slug = Names.Slug(guest.Name);
-        var folder =
-            sizing.Bulk == ByteSize.Zero ? null
-            : guest.RunsIn is not null ? $"/srv/data/{slug}"
-            : guest.Placement is { BulkPool: { } pool } place
-                ? $"{(lab?.Host(place.Host)?.PoolNamed(pool) is { } there ? Host.PlaceOf(there) : $"/{Names.Slug(pool)}")}/{slug}"
+    private static string? BulkFolder(Guest guest, Sizing sizing, Lab? lab) =>
+        GuestVolumes.Bulk(lab ?? Lab.Empty(guest.Name), sizing) is { Outside: { } folder }
+        && !guest.Folders.Any(f => f.ContainerPath == GuestVolumes.BulkInside || f.HostPath == folder)
+            ? folder
             : null;
-        return guest.Folders.Any(f => f.ContainerPath == BulkInside || f.HostPath == folder) ? null : folder;
-    }
 
     /// <summary>Whole mebibytes, rounded up, as the specification's «M» counts them.</summary>
     private static string Mebibytes(ByteSize size) =>

@@ -42,9 +42,9 @@ public static class OvfEnvelope
 
         var sizing = sums.Guest(guest.Id);
         List<(string Id, string Name, ByteSize Size)> disks = [("system", "system disk", sizing.SystemDisk)];
-        if (sizing.Bulk > ByteSize.Zero)
+        if (GuestVolumes.Bulk(sums.Lab, sizing) is { Place: VolumePlace.OwnDisk } bulk)
         {
-            disks.Add(("bulk", "bulk data", sizing.Bulk));
+            disks.Add(("bulk", bulk.Name, bulk.Size));
         }
 
         var networks = guest.Interfaces.Select(l => l.Network).Distinct(StringComparer.Ordinal).ToList();

@@ -23,7 +23,7 @@ internal sealed class NotThreePlaces : IRule
     public IEnumerable<Finding> Check(Sums lab)
     {
         var keeping = HouseKeeping.Of(lab);
-        var short_ = keeping.Guests.Where(g => !g.IsWhole).ToList();
+        var short_ = keeping.Guests.Where(g => g is { IsWhole: false, SetUpAnew: false }).ToList();
         return lab.Lab.Jobs.Count == 0 || short_.Count == 0
             ? []
             :

@@ -9,7 +9,9 @@ internal sealed record DrillWork(string Of) : Work
     /// <inheritdoc/>
     public override string Key => $"drill/{Uri.EscapeDataString(Of)}";
 
-    /// <summary>The next drill that is planned and was not worked through.</summary>
+    private const int MostAtOnce = 6;
+
+    /// <summary>The next drills that are planned and were not worked through: all of the month of the first.</summary>
     public static IEnumerable<Work> Find(Plan plan) =>
         plan
             .Draft.Drills.Where(d => d.Worked is null && plan.AsBuilt.Drills.All(b => b.Key != d.Key))
@@ -17,11 +19,16 @@ internal sealed record DrillWork(string Of) : Work
             .Where(d => d.Host is not { } host || plan.AsBuilt.Host(host) is not null && plan.Draft.Host(host) is not null)
             .Where(_ => plan.Draft.Jobs.Count > 0)
             .OrderBy(d => d.On)
+            .ThenBy(d => d.Key, StringComparer.Ordinal)
+            // A plan may name years of them: those of the first month that has one are steps, later ones when they come nearer.
+            .GroupBy(d => (d.On.Year, d.On.Month))
             .Take(1)
+            .SelectMany(month => month)
+            .Take(MostAtOnce)
             .Select(d => new DrillWork(d.Key));
 
     /// <inheritdoc/>
-    public override string Title(Plan plan) => $"Drill of {Planned(plan).On:yyyy-MM-dd}";
+    public override string Title(Plan plan) => $"Restore test of {Planned(plan).On:yyyy-MM-dd}: {Planned(plan).Of(plan.Draft)}";
 
     /// <inheritdoc/>
     public override Phase Phase(Plan plan) => Runbooks.Phase.Copies;

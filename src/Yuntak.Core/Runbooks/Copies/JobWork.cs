@@ -38,9 +38,11 @@ internal sealed record JobWork(string Name) : Work
         var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes;
         var fresh = job.Takes.SelectMany(p => Fresh(p, had.FirstOrDefault(h => h.Key == p.Key))).ToList();
         var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
+        var house = Keeping.HouseKeeping.Of(plan.Sums);
         var sources = Sources(plan, job.Store);
-        // A job is set up where guests run; that of several hosts at each, which is told in the step.
-        var here = sources.Count == 1 ? sources[0].Id : at;
+        // A job is set up where what it copies runs; one of several hosts at the store, and the step names them.
+        var own = house.Jobs.First(j => j.Job.Name == Name).Sources(plan.Draft);
+        var here = own.Count == 1 ? own[0].Id : at;
         return
         [
             .. sources

@@ -12,7 +12,13 @@ internal abstract record KeepingAct(HostId? At) : Act
 
     internal override bool Serves => true;
 
-    internal override string Where(Plan plan) => At is null ? "where it lies" : plan.NameOf(At);
+    internal override string Where(Plan plan) => At is null ? Elsewhere(plan) : plan.NameOf(At);
+
+    /// <summary>At whose page it is done where no host of the lab has it: the box or the other place a store is in.</summary>
+    private protected virtual string Elsewhere(Plan plan) => "the machine that keeps the copies";
+
+    /// <summary>The box or place of a store.</summary>
+    private protected static string OutsideOf(Store store) => store.Box ?? store.Place ?? "the machine that keeps the copies";
 
     /// <summary>The copies of the house as planned.</summary>
     private protected static HouseKeeping House(Plan plan) => HouseKeeping.Of(plan.Sums);

@@ -18,6 +18,9 @@ internal sealed record LayKeyAway(string Store, Base.ValueList<string> Keys, Hos
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [Value("store", Store), Value("keys", Keys)];
 
+    private protected override string Elsewhere(Plan plan) =>
+        plan.Draft.Stores.FirstOrDefault(s => s.Name == Store) is { } store ? OutsideOf(store) : base.Elsewhere(plan);
+
     internal override Duration Takes(Plan plan) => new(20);
 
     internal override ActText Text(Plan plan) =>

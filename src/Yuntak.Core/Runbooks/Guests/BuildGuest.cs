@@ -170,19 +170,23 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
             yield return step;
         }
 
-        // A ready-made appliance keeps its data on its own system disk; there is no shell in it to mount anything with.
-        var own = PoolBudget.OwnBulk(sums.Lab.AllFolders, sizing, s => s.Bulk);
-        if (sizing.IsAppliance)
-        {
-            own = ByteSize.Zero;
-        }
-
-        var folders = UsedFolder.Of(sums.Lab, guest);
-        if (own > ByteSize.Zero || folders.Count > 0)
+        // What lies on its system disk, or in the folders that were named for it, is there already.
+        var bulk = GuestVolumes.Bulk(sums.Lab, sizing) is { } own && (own.IsOwn || own.Place == VolumePlace.OuterGuest) ? own : null;
+        var folders = UsedFolder.Of(sums.Lab, sizing);
+        if (bulk is not null || folders.Count > 0)
         {
             yield return (
                 LifeStage.MountsIn,
-                new MountBulk(id, host, guest.Kind, guest.Name, own, guest.Placement?.BulkPool, guest.RunsIn, folders)
+                new MountBulk(
+                    id,
+                    host,
+                    guest.Kind,
+                    guest.Name,
+                    bulk?.Size ?? ByteSize.Zero,
+                    guest.Placement?.BulkPool,
+                    guest.RunsIn,
+                    folders
+                )
             );
         }
 
@@ -202,7 +206,7 @@ internal sealed record BuildGuest(GuestId Of) : GuestWork(Of)
 
         if (guest.Kind != GuestKind.AppStack && (sizing.Inner.Count > 0 || sizing.Follows(ProfileBook.AppEngine)))
         {
-            yield return (LifeStage.EngineIn, new InstallEngineInside(id, host, own > ByteSize.Zero));
+            yield return (LifeStage.EngineIn, new InstallEngineInside(id, host, bulk is not null));
         }
 
         if (!sizing.IsThrowAway)

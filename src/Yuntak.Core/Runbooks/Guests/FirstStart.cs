@@ -4,6 +4,7 @@ using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -55,7 +56,7 @@ internal sealed record FirstStart(GuestId Guest, HostId? Host, GuestKind Kind, s
             ),
             GuestKind.AppStack => new(
                 LayStack.Sentence(plan, RunsIn, "Start the stack with your container engine's Compose command"),
-                [new("in", $"/srv/{Names.Slug(Name)}", Literal: true)],
+                [new("in", GuestVolumes.StackHome(plan.Draft, plan.Guest(Guest)!), Literal: true)],
                 "Every container stays up for a minute.",
                 "Does not start at all? The image may be for another processor family.",
                 "Stop the stack; the folders keep its data."

@@ -3,6 +3,7 @@ using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -35,7 +36,7 @@ internal sealed record LayStack(GuestId Guest, HostId? Host, GuestFigures With, 
                     Literal: true,
                     Run: With.RunsIn is null
                 )),
-                new("Compose file", $"/srv/{Names.Slug(With.Name)}/compose.yaml", Literal: true),
+                new("Compose file", $"{GuestVolumes.StackHome(plan.Draft, plan.Guest(Guest)!)}/compose.yaml", Literal: true),
                 With.Image is { } image
                     ? new StepValue("image", image, Literal: true)
                     : StepValue.Ask("image and its tag", "a fixed one, not the newest of the day; it goes into the .env file beside it"),

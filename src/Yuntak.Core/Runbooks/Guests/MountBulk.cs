@@ -4,6 +4,7 @@ using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Simulation;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -82,7 +83,7 @@ internal sealed record MountBulk(
             var name = plan.NameOf(outer);
             return new(
                 $"Give it its folder in the bulk data of {name}",
-                [new($"in {name}", $"/srv/data/{slug}", Literal: true), new("room set aside", Size.ToString())],
+                [new($"in {name}", $"{GuestVolumes.BulkInside}/{slug}", Literal: true), new("room set aside", Size.ToString())],
                 "The stack can read and write there as the user its image runs as.",
                 $"Not there? See that the bulk data of {name} is mounted first.",
                 "Take the folder away again."
@@ -94,7 +95,7 @@ internal sealed record MountBulk(
                 "Make a file system on the bulk volume and mount it by its id",
                 [
                     new("find it", "lsblk -o NAME,SIZE,UUID,MOUNTPOINTS", Literal: true),
-                    new("line in /etc/fstab", "UUID=<what lsblk shows> /srv/data ext4 defaults,nofail 0 2", Literal: true),
+                    new("line in /etc/fstab", $"UUID=<what lsblk shows> {GuestVolumes.BulkInside} ext4 defaults,nofail 0 2", Literal: true),
                     new("size", Size.ToString()),
                 ],
                 "After a restart the volume is mounted again, by UUID and never by kernel name.",
@@ -105,7 +106,7 @@ internal sealed record MountBulk(
             : new(
                 "Hand the bulk folder in from the host",
                 [
-                    new("on the host", ShellText.Quoted($"{Place(plan)}/{slug}"), Literal: true),
+                    new("on the host", ShellText.Quoted(Folder(plan)), Literal: true),
                     new("room set aside", Size.ToString()),
                     new("network shares", "mount them on the host; an unprivileged container may not"),
                 ],
@@ -115,9 +116,9 @@ internal sealed record MountBulk(
             );
     }
 
-    /// <summary>Where the pool is mounted on the host: as was read or said, else below its name.</summary>
-    private string Place(Plan plan) =>
-        plan.Host(Host)?.PoolNamed(Pool) is { } pool ? Labs.Host.PlaceOf(pool) : $"/{Names.Slug(Pool ?? "pool")}";
+    /// <summary>Its folder on the host.</summary>
+    private string Folder(Plan plan) =>
+        GuestVolumes.Bulk(plan.Draft, plan.Sums.Guest(Guest))?.Outside ?? $"/{Names.Slug(Pool ?? "pool")}/{Names.Slug(Name)}";
 
     internal override void Affect(SimHouse house, Plan plan) => house.Guest(Guest);
 }

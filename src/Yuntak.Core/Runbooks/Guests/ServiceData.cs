@@ -1,6 +1,7 @@
 using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 using Yuntak.Core.Wires;
 
 namespace Yuntak.Core.Runbooks;
@@ -24,9 +25,9 @@ internal static class ServiceData
                 yield return new("folder inside", $"{folder.ContainerPath}, which is {folder.HostPath} outside", Literal: true);
             }
         }
-        else if (sizing.Bulk > ByteSize.Zero && !sizing.IsAppliance)
+        else if (GuestVolumes.Bulk(plan.Draft, sizing) is { IsOwn: true, Inside: { } inside })
         {
-            yield return new("data folder or database", "/srv/data", Literal: true);
+            yield return new("data folder or database", inside, Literal: true);
         }
 
         foreach (var mount in guest.Mounts)

@@ -1,6 +1,6 @@
 using Yuntak.Core.Base;
 using Yuntak.Core.Labs;
-using Yuntak.Core.Shapes;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Core.Runbooks;
 
@@ -12,14 +12,12 @@ namespace Yuntak.Core.Runbooks;
 internal sealed record UsedFolder(string Name, string Place, string At, bool Writes)
 {
     /// <summary>The folders a guest uses.</summary>
-    public static ValueList<UsedFolder> Of(Lab lab, Guest guest) =>
+    public static ValueList<UsedFolder> Of(Lab lab, Sizing sizing) =>
         [
-            .. from folder in lab.Folders
-            from use in folder.Uses
-            where use.Guest == guest.Id
-            let pool = lab.Host(folder.Host)?.PoolNamed(folder.Pool)
-            where pool is not null
-            select new UsedFolder(folder.Name, $"{Host.PlaceOf(pool)}/{Names.Slug(folder.Name)}", use.Path, use.Writes),
+            .. GuestVolumes
+                .Of(lab, sizing)
+                .Where(v => v.Place == VolumePlace.SharedFolder)
+                .Select(v => new UsedFolder(v.Name, v.Outside!, v.Inside!, v.Writes)),
         ];
 
     /// <summary>As a value of a step.</summary>
