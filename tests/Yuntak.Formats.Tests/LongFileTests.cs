@@ -48,7 +48,7 @@ public class LongFileTests
     [InlineData("  runs-in: engine\n")]
     public void Reading_is_linear_in_the_length(string more)
     {
-        var (few, many) = (File(450, more), File(1_800, more));
+        var (few, many) = (File(230, more), File(920, more));
         Time(few);
         // In turns, and the quickest of each: whatever else the machine does for a moment then strikes both.
         var (small, large) = (double.MaxValue, double.MaxValue);

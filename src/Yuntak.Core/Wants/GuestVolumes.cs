@@ -138,7 +138,7 @@ public static class GuestVolumes
     public static string StackHome(Lab lab, Guest guest)
     {
         var slug = Names.Slug(guest.Name);
-        foreach (var folder in guest.Folders.Where(f => !f.ReadOnly).Select(f => f.HostPath + "/"))
+        foreach (var folder in guest.Folders.Select(f => f.HostPath + "/"))
         {
             if (folder.IndexOf($"/{slug}/", StringComparison.OrdinalIgnoreCase) is >= 0 and var at)
             {
@@ -161,16 +161,39 @@ public static class GuestVolumes
             : VolumePlace.OwnFolder;
     }
 
-    /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders.</summary>
+    /// <summary>What a guest keeps of its own as bulk data: what it and those inside it do not find in shared folders, nor on its system disk.</summary>
     private static ByteSize Own(ValueList<SharedFolder> folders, Sizing guest, Func<Sizing, ByteSize> bulk)
     {
         bool InFolder(GuestId id) => folders.Any(f => f.HoldsBulkOf(id));
-        if (folders.Count == 0)
+        if (folders.Count == 0 && guest.Inner.Count == 0)
         {
             return bulk(guest);
         }
 
-        var shared = guest.Inner.Where(s => InFolder(s.Guest.Id)).Aggregate(ByteSize.Zero, (sum, s) => sum + bulk(s));
-        return InFolder(guest.Guest.Id) ? ByteSize.Zero : ByteSize.Max(ByteSize.Zero, bulk(guest) - shared);
+        var elsewhere = guest
+            .Inner.Where(s => InFolder(s.Guest.Id) || OnSystemDisk(folders, guest, s))
+            .Aggregate(ByteSize.Zero, (sum, s) => sum + bulk(s));
+        return InFolder(guest.Guest.Id) ? ByteSize.Zero : ByteSize.Max(ByteSize.Zero, bulk(guest) - elsewhere);
     }
+
+    /// <summary>What the data folders of the stacks in a guest hold that were named outside its bulk volume: it lies on the system disk, whatever room that has.</summary>
+    /// <param name="folders">The folders that hold bulk data for others.</param>
+    /// <param name="outer">The guest whose engine runs them.</param>
+    public static ByteSize OnSystemDiskOf(ValueList<SharedFolder> folders, Sizing outer) =>
+        outer
+            .Inner.Where(s => IsOutsideBulk(s) && !folders.Any(f => f.HoldsBulkOf(s.Guest.Id)))
+            .Aggregate(ByteSize.Zero, (sum, s) => sum + ByteSize.Max(s.Bulk, s.AdvisedBulk.Value));
+
+    private static bool IsOutsideBulk(Sizing inner) =>
+        PlaceOf(inner) == VolumePlace.DataFolders
+        && inner.Guest.Folders.All(f => !(f.HostPath + "/").StartsWith(BulkInside + "/", StringComparison.Ordinal));
+
+    /// <summary>
+    /// Whether the data folders of a stack lie on the system disk of the guest that runs it and are counted there: they were named, none is on its bulk volume, and its
+    /// system disk was given large enough for them beside what it needs itself.
+    /// </summary>
+    private static bool OnSystemDisk(ValueList<SharedFolder> folders, Sizing outer, Sizing inner) =>
+        IsOutsideBulk(inner)
+        && outer.Guest.Overrides.SystemDisk is { } given
+        && given >= outer.AdvisedSystemDisk.Value + OnSystemDiskOf(folders, outer);
 }

@@ -96,7 +96,7 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
 
         var said = members.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
         var handedIn = (said.GetValueOrDefault("handed-in")?.Items ?? []).Select(i => i.Text).ToHashSet();
-        var wants = (said.GetValueOrDefault("wants")?.Items ?? []).Select(Want).OfType<Want>().ToList();
+        var wants = (said.GetValueOrDefault("wants")?.Items ?? []).Select(ComposeText.Want).OfType<Want>().ToList();
         // What was only advised when the file was written follows the advice again.
         return guest with
         {
@@ -128,33 +128,6 @@ internal sealed partial class ComposeService(string? project, DefinitionLog log)
                     .Take(50),
             ],
         };
-    }
-
-    private static Want? Want(INode node)
-    {
-        var members = node.Members?.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
-        if (members?.GetValueOrDefault("profile")?.Text is not { } profile || ProfileBook.Standard.Find(profile) is not { } known)
-        {
-            return null;
-        }
-
-        return new Want(
-            profile,
-            [
-                .. (members.GetValueOrDefault("load")?.Members ?? [])
-                    .Where(l => known.Loads.Any(k => k.Id == l.Name))
-                    .Select(l =>
-                        (
-                            l.Name,
-                            Ok: double.TryParse(l.Value.Text, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
-                                && double.IsFinite(v),
-                            Value: v
-                        )
-                    )
-                    .Where(l => l.Ok && Loads.Problem(known, l.Name, l.Value) is null)
-                    .Select(l => new LoadValue(l.Name, l.Value)),
-            ]
-        );
     }
 
     private static ByteSize? Bytes(INode? node) =>

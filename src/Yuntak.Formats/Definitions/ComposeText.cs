@@ -4,6 +4,7 @@ using Yuntak.Core.Labs;
 using Yuntak.Core.Profiles;
 using Yuntak.Core.Shapes;
 using Yuntak.Core.Units;
+using Yuntak.Core.Wants;
 
 namespace Yuntak.Formats.Definitions;
 
@@ -126,4 +127,32 @@ internal static partial class ComposeText
     /// <summary>Records of a list as Yuntak wrote them; what is not sound is left out.</summary>
     public static IEnumerable<T> Planned<T>(INode? list, Shape<T> shape) =>
         (list?.Items ?? []).Select(i => shape.Read(new MapReader(i, "", new ProblemList(10)))).Where(r => !shape.Problems(r).Any());
+
+    /// <summary>A want as the plan beside a service says it; null for a profile that is not known.</summary>
+    public static Want? Want(INode node)
+    {
+        var members = node.Members?.ToDictionary(m => m.Name, m => m.Value, StringComparer.Ordinal);
+        if (members?.GetValueOrDefault("profile")?.Text is not { } profile || ProfileBook.Standard.Find(profile) is not { } known)
+        {
+            return null;
+        }
+
+        return new Want(
+            profile,
+            [
+                .. (members.GetValueOrDefault("load")?.Members ?? [])
+                    .Where(l => known.Loads.Any(k => k.Id == l.Name))
+                    .Select(l =>
+                        (
+                            l.Name,
+                            Ok: double.TryParse(l.Value.Text, NumberStyles.Float, CultureInfo.InvariantCulture, out var v)
+                                && double.IsFinite(v),
+                            Value: v
+                        )
+                    )
+                    .Where(l => l.Ok && Loads.Problem(known, l.Name, l.Value) is null)
+                    .Select(l => new LoadValue(l.Name, l.Value)),
+            ]
+        );
+    }
 }

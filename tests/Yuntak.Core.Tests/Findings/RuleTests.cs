@@ -263,6 +263,18 @@ public class RuleTests
                     .Range(0, 5)
                     .Aggregate(pair, (l, n) => l.WithGuestOn(machine with { Name = $"g{n}", Overrides = new SizeOverrides(14) }, "kiln"))
             },
+            {
+                "wants.system-disk-short",
+                Small
+                    .Lab(kiln)
+                    .WithGuestOn(
+                        Small.Guest("films", "media-library", GuestKind.SystemContainer, new LoadValue("conversions-2160p", 2)) with
+                        {
+                            Overrides = new SizeOverrides(SystemDisk: ByteSize.FromGiB(24)),
+                        },
+                        "kiln"
+                    )
+            },
             { "bench.pool-over", pair.WithGuestOn(Library(9), "kiln") },
             { "bench.pool-past-comfort", pair.WithGuestOn(Library(7), "kiln") },
             { "disks.thin-parity", Small.Lab(Parity(kiln, 3, 8)) },

@@ -34,15 +34,22 @@ internal sealed record OnwardWork(string Of) : Work
         var onward = Planned(plan);
         var before = plan.AsBuilt.Onward.FirstOrDefault(o => o.Key == Of);
         var at = KeptPlaces.Of(plan, plan.Draft.Stores.First(s => s.Name == onward.From));
+        var to = plan.Draft.Stores.First(s => s.Name == onward.To);
+        var far = KeptPlaces.Of(plan, to);
+        // An account is made where it lets somebody in, and the side that begins has the schedule.
+        var (account, schedule) = onward.Way == OnwardWay.Pull ? (at, far ?? at) : (far ?? at, at);
         var sums = Keeping.HouseKeeping.Of(plan.Sums).Onward.First(o => o.Onward.Key == Of);
         return
         [
             .. before is null || before.Way != onward.Way || before.Rights != onward.Rights
-                ? [new AllowOnward(onward, at)]
+                ? [new AllowOnward(onward, account)]
                 : Array.Empty<Act>(),
             .. before is null ? [new FirstOnward(onward, at)] : Array.Empty<Act>(),
-            new SetUpOnward(onward, at, before is not null),
-            .. before is null ? [new ReadBack(Of, sums.First, onward.To, at)] : Array.Empty<Act>(),
+            new SetUpOnward(onward, schedule, before is not null),
+            // What is verified is verified where it lies, and only where the store plans to.
+            .. before is null && (to.ChecksNew || to.ChecksDays is not null)
+                ? [new ReadBack(Of, sums.First, onward.To, far ?? at)]
+                : Array.Empty<Act>(),
         ];
     }
 

@@ -66,7 +66,10 @@ internal sealed record MountBulk(
     {
         foreach (var folder in Folders)
         {
-            yield return new($"{folder.Name}, on {plan.NameOf(Host)}", $"mkdir -p -- {ShellText.Quoted(folder.Place)}", Literal: true);
+            // A folder that stands holds data: it is looked at, and never made.
+            yield return plan.AsBuilt.AllFolders.Any(f => f.Name == folder.Name && f.Host == Host)
+                ? new($"{folder.Name}, on {plan.NameOf(Host)}", $"ls -ld -- {ShellText.Quoted(folder.Place)}", Literal: true)
+                : new($"{folder.Name}, on {plan.NameOf(Host)}", $"mkdir -p -- {ShellText.Quoted(folder.Place)}", Literal: true);
             yield return new(
                 RunsIn is { } outer ? $"through {plan.NameOf(outer)} into it" : "into the guest",
                 $"{ShellText.Quoted(folder.Place)} as {ShellText.Quoted(folder.At)}{(folder.Writes ? "" : ", read-only")}",

@@ -38,14 +38,31 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, GuestFigures With
                 .. Changes.Select(w => new StepValue("change", w)),
                 .. plan.Stands(Guest)?.Interfaces != plan.Planned(Guest)?.Interfaces ? WireValues.Of(plan, Guest) : [],
                 new("state", "off; suspended is not off"),
+                .. Grows(plan)
+                    ?
+                    [
+                        new StepValue("first", "the disk, at the host: it only ever grows"),
+                        new StepValue("then, inside", "growpart /dev/sda 1 && resize2fs /dev/sda1", Literal: true),
+                        new StepValue("or", "its partition and file system by their own names, as lsblk shows them"),
+                    ]
+                    : Array.Empty<StepValue>(),
             ],
-            "The host shows the new figures.",
+            Grows(plan) ? "The host shows the new figures, and df inside shows the larger file system." : "The host shows the new figures.",
             "Refused? It is still running or only suspended.",
-            "Set the old figures again while it is off.",
+            Grows(plan)
+                ? "Set memory and processors as they were while it is off; the disk stays as large as it is now."
+                : "Set the old figures again while it is off.",
             Shrinks ? "A disk grows but never shrinks: make a smaller one, bring the backup back onto it, then delete the old one."
                 : Repackaged ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
                 : null
         );
+
+    /// <summary>Whether a disk of a machine becomes larger: its partition and file system do not follow by themselves.</summary>
+    private bool Grows(Plan plan) =>
+        !Repackaged
+        && With.Kind == GuestKind.Machine
+        && plan.Stands(Guest) is not null
+        && With.SystemDisk > plan.Standing.Guest(Guest).SystemDisk;
 
     internal override bool NeedsOff => true;
 

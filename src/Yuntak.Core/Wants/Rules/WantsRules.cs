@@ -15,6 +15,7 @@ internal static class WantsRules
         new ProcessorsShort(),
         new PinnedCannotShrink(),
         new MemoryStarved(),
+        new SystemDiskShort(),
         new PackagingNotOffered(),
         new MemoryGenerous(),
         new LatestTag(),

@@ -67,6 +67,16 @@
     return new DOMParser().parseFromString(await answer.text(), "text/html");
   };
 
+  const renew = () => htmx.ajax("GET", location.pathname + location.search, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" });
+
+  // What waited here may have been sent by another tab: then the page still shows it waiting, until it is made anew.
+  const settled = () => {
+    if (waiting.length || !document.querySelector(".step.waits")) return false;
+    say("What waited was sent by another tab.");
+    if (navigator.onLine) renew();
+    return true;
+  };
+
   // One after the other, each on what stands by then. What somebody else has done meanwhile is said, and nothing is ticked over it.
   async function sendAll() {
     if (sending || !waiting.length) return;
@@ -95,7 +105,7 @@
       pause = soonest;
       say(clashes.length ? `Not ticked: ${clashes.join(" ")}` : "The line is back, and what waited is ticked.");
       clashes = [];
-      htmx.ajax("GET", location.pathname + location.search, { source: document.body, target: "#page", select: "#page", swap: "outerHTML show:none" });
+      renew();
     } catch {
       say(`${count()} The line is not back yet.`);
       again = setTimeout(sendAll, pause);
@@ -115,8 +125,8 @@
   document.addEventListener("htmx:sendError", event => {
     if (event.target.matches?.("form.tick-form")) keep(event.target);
   });
-  addEventListener("storage", event => { if (event.key === key && !sending) { read(); mark(); } });
-  addEventListener("online", sendAll);
+  addEventListener("storage", event => { if (event.key === key && !sending) { read(); if (!settled()) mark(); } });
+  addEventListener("online", () => { read(); if (!settled()) sendAll(); });
   addEventListener("offline", () => { if (document.getElementById("offline")) say("No line. Go on: ticks wait here until it is back."); });
   // The page made anew says again what was said last, as nobody may have read it yet; the next thing somebody does by hand clears it.
   document.addEventListener("htmx:afterSettle", () => { if (waiting.length) resume(); else if (said) say(said); });
