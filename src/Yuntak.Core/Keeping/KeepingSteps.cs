@@ -56,7 +56,8 @@ public static class KeepingSteps
     /// <summary>The step that helps most guests, in words.</summary>
     public static string Cheapest(HouseKeeping keeping) =>
         keeping
-            .Guests.SelectMany(g => Of(keeping, g))
+            .Guests.Where(g => !g.SetUpAnew)
+            .SelectMany(g => Of(keeping, g))
             .CountBy(s => s)
             .OrderByDescending(s => s.Value)
             .Select(s => $"{char.ToUpperInvariant(s.Key[0])}{s.Key[1..]} helps {(s.Value == 1 ? "one of them" : $"{s.Value} of them")}.")
@@ -75,7 +76,10 @@ public static class KeepingSteps
     /// <summary>The size of a disk that holds a whole copy, as disks are sold.</summary>
     private static ByteSize Needed(HouseKeeping keeping, GuestKeeping guest)
     {
-        var all = keeping.Guests.Where(g => g.Elsewhere == 0).SelectMany(g => g.Volumes).Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size);
+        var all = keeping
+            .Guests.Where(g => g is { Elsewhere: 0, SetUpAnew: false })
+            .SelectMany(g => g.Volumes)
+            .Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size);
         var most = ByteSize.Max(all, guest.Volumes.Aggregate(ByteSize.Zero, (sum, v) => sum + v.Size));
         return SoldDisks.Holding(most) ?? ByteSize.FromTB(Math.Ceiling(most.Bytes / 1e12));
     }

@@ -40,9 +40,9 @@ internal sealed record JobWork(string Name) : Work
         var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
         var house = Keeping.HouseKeeping.Of(plan.Sums);
         var sources = Sources(plan, job.Store);
-        // A job is set up where what it copies runs; one of several hosts at the store, and the step names them.
+        // A job is set up where what it copies runs; of one that copies several hosts the step names the others.
         var own = house.Jobs.First(j => j.Job.Name == Name).Sources(plan.Draft);
-        var here = own.Count == 1 ? own[0].Id : at;
+        var here = own.Count > 0 ? own[0].Id : at;
         return
         [
             .. sources

@@ -43,7 +43,7 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
                         p.Kind == PartKind.Agent ? "by an agent" : "archive",
                         $"{(p.Guest is { } guest ? plan.NameOf(guest) : plan.NameOf(p.Host))}: {p.Path ?? "as the service writes it"}{(p.Kind == PartKind.Agent ? ", into this store with the account that may add; its key from the password store" : "")}"
                     )),
-                .. At is null && Hosts(plan) is { Length: > 0 } hosts ? [new StepValue("at", hosts)] : Array.Empty<StepValue>(),
+                .. Hosts(plan) is [_, _, ..] hosts ? [new StepValue("at each of", string.Join(", ", hosts))] : Array.Empty<StepValue>(),
                 new("into", Job.Store),
                 new("begins", CopyTimes.Parse(Job.Times).Words()),
                 new("guests meanwhile", CopyWords.Modes.Display(Job.Mode)),
@@ -63,14 +63,8 @@ internal sealed record SetUpJob(CopyJob Job, HostId? Place, bool Changes) : Keep
         );
 
     /// <summary>The hosts whose guests it copies.</summary>
-    private string Hosts(Plan plan) =>
-        string.Join(
-            ", ",
-            Job.Takes.Select(p => p.Host ?? (p.Guest is { } id && plan.Draft.Guest(id) is { } guest ? plan.Draft.HostOf(guest)?.Id : null))
-                .OfType<HostId>()
-                .Distinct()
-                .Select(h => plan.NameOf(h))
-        );
+    private List<string> Hosts(Plan plan) =>
+        [.. House(plan).Jobs.FirstOrDefault(j => j.Job.Name == Job.Name)?.Sources(plan.Draft).Select(h => h.Name) ?? []];
 
     /// <summary>Why something is left out, as somebody said in the draft.</summary>
     private string Why(Plan plan, JobPart part) =>
