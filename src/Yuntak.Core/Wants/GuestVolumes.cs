@@ -24,7 +24,8 @@ public static class GuestVolumes
             yield return bulk;
         }
 
-        foreach (var folder in lab.AllFolders)
+        // Shares come below, with who mounts them.
+        foreach (var folder in lab.Folders)
         {
             if (
                 folder.Uses.FirstOrDefault(u => u.Guest == guest.Id) is { } use
@@ -45,7 +46,7 @@ public static class GuestVolumes
             }
         }
 
-        foreach (var mount in guest.Mounts)
+        foreach (var mount in guest.Mounts.Where(m => !lab.Folders.Any(f => f.Name == m.Share && f.Uses.Any(u => u.Guest == guest.Id))))
         {
             var share = lab.Shares.FirstOrDefault(s => s.Name == mount.Share);
             yield return new GuestVolume(
