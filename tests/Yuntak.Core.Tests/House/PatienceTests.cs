@@ -25,14 +25,14 @@ public class PatienceTests
     }
 
     [Fact]
-    public void One_call_that_is_given_up_breaks_off_no_other()
+    public async Task One_call_that_is_given_up_breaks_off_no_other()
     {
         var lab = Copied.Sound();
         using var gone = new CancellationTokenSource();
-        gone.Cancel();
+        await gone.CancelAsync();
         var (mine, other) = (Task.Run(() => Counted(lab, gone.Token)), Task.Run(() => Counted(lab, default)));
-        Should.Throw<OperationCanceledException>(() => mine.GetAwaiter().GetResult());
-        other.GetAwaiter().GetResult().ShouldBe(Assessment.Of(lab, Copied.Today).Findings.Count);
+        await Should.ThrowAsync<OperationCanceledException>(() => mine);
+        (await other).ShouldBe(Assessment.Of(lab, Copied.Today).Findings.Count);
     }
 
     [Fact]

@@ -56,7 +56,9 @@ public sealed class CutOffTests : IDisposable
     private async Task FillAsync(string data)
     {
         var living = folder.File("living");
-        await using var app = YuntakApp.Build(["--data", living, "--urls", "https://127.0.0.1:0", "--tls"]).ShouldNotBeNull();
+        await using var app = YuntakApp
+            .Build(["--data", living, "--urls", "http://127.0.0.1:0;https://127.0.0.1:0", "--tls"])
+            .ShouldNotBeNull();
         await app.StartAsync();
         new PassFile(living).Set(Household.Phrase);
         var store = app.Services.GetRequiredService<LabStore>();
@@ -107,21 +109,16 @@ public sealed class CutOffTests : IDisposable
         WebApplication? app = null;
         try
         {
-            app = YuntakApp.Build(["--data", data, "--urls", "https://127.0.0.1:0", "--tls", .. more]);
+            app = YuntakApp.Build(["--data", data, "--urls", "http://127.0.0.1:0;https://127.0.0.1:0", "--tls", .. more]);
             if (app is null)
             {
                 return said.ToString();
             }
 
             await app.StartAsync();
-            using var client = new HttpClient(
-                new HttpClientHandler
-                {
-                    ServerCertificateCustomValidationCallback = HttpClientHandler.DangerousAcceptAnyServerCertificateValidator,
-                }
-            )
+            using var client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = false })
             {
-                BaseAddress = new Uri(app.Urls.Single()),
+                BaseAddress = new Uri(app.Urls.First(u => u.StartsWith("http:", StringComparison.Ordinal))),
             };
             var answer = await client.GetAsync("/SignIn");
             ((int)answer.StatusCode).ShouldBeLessThan(500, said.ToString());
