@@ -1,12 +1,6 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Text;
-using Yuntak.Core.Labs;
-using Yuntak.Formats.Copies;
-using Yuntak.Formats.Definitions;
-using Yuntak.Formats.Intake;
-using Yuntak.Formats.LabFiles;
-using Yuntak.Formats.Wires;
 using Yuntak.Tests;
 
 namespace Yuntak.Formats.Tests;
@@ -20,18 +14,6 @@ public class FuzzTests
 {
     private const double Most = 1;
     private const int Longest = 200_000;
-    private static readonly Lab House = Small.Lab(Small.Host("kiln"));
-
-    private static readonly (string Name, Action<string> Read)[] Readers =
-    [
-        ("lab file", t => LabFile.Read(t)),
-        ("profiles", t => ProfileFile.Read(t)),
-        ("definition", t => DefinitionReader.Read(t)),
-        ("host", t => IntakeReader.Read(t)),
-        ("copies", t => CopyList.Read(t, House, "vault")),
-        ("addresses", t => AddressIntake.Read(t)),
-    ];
-
     private static readonly string[] Heads =
     [
         "",
@@ -151,7 +133,7 @@ public class FuzzTests
         for (; watch.Elapsed.TotalSeconds < seconds && slow.Count == 0; tried++)
         {
             var text = Text(new Random(seed + tried));
-            foreach (var (name, read) in Readers)
+            foreach (var (name, read) in TextReaders.All)
             {
                 if (ProcessorTime.Of(() => read(text), Most) >= Most)
                 {

@@ -1,9 +1,5 @@
-using Yuntak.Core.Labs;
-using Yuntak.Formats.Copies;
 using Yuntak.Formats.Definitions;
-using Yuntak.Formats.Intake;
 using Yuntak.Formats.LabFiles;
-using Yuntak.Formats.Wires;
 using Yuntak.Tests;
 
 namespace Yuntak.Formats.Tests;
@@ -20,17 +16,7 @@ public class HostileTextTests
     /// <summary>Half of the longest text that is read: what is through with that in half the time is through with all of it.</summary>
     private static readonly int Longest = (int)LabFileLimits.LongestFile.Bytes / 2;
 
-    private static readonly Dictionary<string, Action<string>> Readers = new()
-    {
-        ["lab file"] = t => LabFile.Read(t),
-        ["profiles"] = t => ProfileFile.Read(t),
-        ["definition"] = t => DefinitionReader.Read(t),
-        ["host"] = t => IntakeReader.Read(t),
-        ["copies"] = t => CopyList.Read(t, Small.Lab(Small.Host("kiln")), "vault"),
-        ["addresses"] = t => AddressIntake.Read(t),
-    };
-
-    public static TheoryData<string> Names() => [.. Readers.Keys];
+    public static TheoryData<string> Names() => [.. TextReaders.All.Keys];
 
     /// <summary>Short pieces that are repeated until the text is as long as it may be, with what stands before and behind.</summary>
     private static IEnumerable<(string Name, string Text)> Shapes()
@@ -150,7 +136,7 @@ public class HostileTextTests
     [MemberData(nameof(Names))]
     public void Whatever_shape_a_text_has_it_is_through_in_a_moment(string reader)
     {
-        var read = Readers[reader];
+        var read = TextReaders.All[reader];
         read("name: x");
         List<string> slow = [];
         var tried = 0;

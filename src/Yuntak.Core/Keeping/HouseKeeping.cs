@@ -156,9 +156,7 @@ public sealed class HouseKeeping
     }
 
     /// <summary>Whether something is the place where copies lie, and so is in no job.</summary>
-    public bool IsStore(KeepVolume volume) =>
-        volume.Part == VolumePart.Bulk
-        && (keepers.Contains(volume.Guest!.Id) || Sums.Guest(volume.Guest!.Id).Follows(ProfileBook.BackupServer));
+    public bool IsStore(KeepVolume volume) => volume is { Part: VolumePart.Bulk, Guest: { } guest } && KeepsCopies(guest);
 
     /// <summary>Whether losing something is nothing lost: a store, or a guest that is there to be broken.</summary>
     public bool MayBeLost(KeepVolume volume) => IsStore(volume) || (volume.Part is not null && Sums.Guest(volume.Guest!.Id).IsThrowAway);
@@ -166,9 +164,10 @@ public sealed class HouseKeeping
     /// <summary>
     /// Whether something is the system of a guest that keeps copies. It is set up anew from its settings, since a copy of it in its own store is gone with it; common practice.
     /// </summary>
-    public bool IsSetUpAnew(KeepVolume volume) =>
-        volume is { Part: VolumePart.System, Guest: { } guest }
-        && (keepers.Contains(guest.Id) || Sums.Guest(guest.Id).Follows(ProfileBook.BackupServer));
+    public bool IsSetUpAnew(KeepVolume volume) => volume is { Part: VolumePart.System, Guest: { } guest } && KeepsCopies(guest);
+
+    /// <summary>Whether a guest keeps the copies of others: a store is said to be its own, or it is a backup server.</summary>
+    private bool KeepsCopies(Guest guest) => keepers.Contains(guest.Id) || Sums.Guest(guest.Id).Follows(ProfileBook.BackupServer);
 
     /// <summary>The jobs that copy something: itself, or as files by an archive or an agent.</summary>
     public IEnumerable<JobSums> JobsOf(KeepVolume volume) => jobsOf.Value[volume];

@@ -40,9 +40,7 @@ public sealed class JobSums
         Store = store;
         Times = CopyTimes.Parse(job.Times);
         Keep = job.Keep is { } rule ? RetentionRule.Parse(rule) : null;
-        // What is named twice, as a folder and with the guest whose copies it belongs to, is copied once.
-        HashSet<KeepVolume> taken = [];
-        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes, volumesOf)).Where(s => s.Volume is null || taken.Add(s.Volume))];
+        Segments = [.. job.Takes.SelectMany(p => Of(sums, p, volumes, volumesOf))];
         Most = Math.Min(
             Math.Min(
                 store?.MostIn ?? double.PositiveInfinity,

@@ -95,7 +95,7 @@ public sealed class StoreSums
     public bool IsUnchangeable => Store.Unchangeable || Store.Carried;
 
     /// <summary>Whether copies in it are read back, new ones or all.</summary>
-    public bool IsChecked => Store.ChecksNew || Store.ChecksDays is not null;
+    public bool IsChecked => Store.IsChecked;
 
     /// <summary>How much smaller it keeps what was copied: as measured, else not at all.</summary>
     public double Reduction => Store.Reduction ?? 1;

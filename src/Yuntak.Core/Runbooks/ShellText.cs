@@ -19,4 +19,8 @@ public static class ShellText
     /// <summary>A line of shell that puts a line into a file unless it is there already.</summary>
     internal static string LineInto(string file, string line) =>
         $"grep -qxF -- {Quoted(line)} {file} || printf '%s\\n' {Quoted(line)} >> {file}";
+
+    /// <summary>Reads /etc/fstab anew, checks it, and looks into a folder that is mounted at its first use.</summary>
+    /// <param name="place">The folder.</param>
+    public static string TryMount(string place) => $"systemctl daemon-reload && findmnt --verify && ls -- {Quoted(place)}";
 }

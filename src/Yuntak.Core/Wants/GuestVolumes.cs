@@ -98,7 +98,7 @@ public static class GuestVolumes
             VolumePlace.OwnFolder => bulk with
             {
                 Outside =
-                    $"{(lab.Host(sizing.Guest.Placement?.Host)?.PoolNamed(pool) is { } there ? Host.PlaceOf(there) : $"/{Names.Slug(pool ?? "pool")}")}/{slug}",
+                    $"{(lab.Host(sizing.Guest.Placement?.Host)?.PoolNamed(pool) is { } there ? Host.PlaceOf(there) : $"/{Names.Slug(pool!)}")}/{slug}",
                 Inside = BulkInside,
             },
             VolumePlace.OuterGuest => bulk with { Outside = $"{BulkInside}/{slug}", Inside = BulkInside },

@@ -18,7 +18,8 @@ internal sealed class Job
     /// <summary>The day it is in them.</summary>
     public static readonly DateOnly Today = new(2026, 12, 2);
 
-    private static readonly string Beside = Path.Combine(AppContext.BaseDirectory, "Jobs", "files");
+    /// <summary>Where the files lie that the tests read.</summary>
+    public static readonly string Beside = Path.Combine(AppContext.BaseDirectory, "Jobs", "files");
 
     public Job(string name)
     {
@@ -58,20 +59,20 @@ internal sealed class Job
     /// <summary>The name of the host a step is done at.</summary>
     public string? HostOf(RunbookStep step) => step.Host is { } id ? Draft.Host(id)?.Name : null;
 
-    /// <summary>All that a step says.</summary>
-    public static string TextOf(RunbookStep step) => Plain(step);
-
-    /// <summary>A value of a step by its label, with plain blanks.</summary>
-    public static string ValueOf(RunbookStep step, string label) =>
-        step.Values.Single(v => v.Label == label).Value.Replace('\u00A0', ' ').Replace('\u202F', ' ');
-
-    private static string Plain(RunbookStep step) =>
-        string.Join(
+    /// <summary>All that a step says, with plain blanks.</summary>
+    public static string TextOf(RunbookStep step) =>
+        Plain(
+            string.Join(
                 '\n',
                 [step.What, .. step.Values.Select(v => $"{v.Label}: {v.Value}"), step.Check, step.IfNot, step.WayBack, step.Caution ?? ""]
             )
-            .Replace('\u00A0', ' ')
-            .Replace('\u202F', ' ');
+        );
+
+    /// <summary>A value of a step by its label, with plain blanks.</summary>
+    public static string ValueOf(RunbookStep step, string label) => Plain(step.Values.Single(v => v.Label == label).Value);
+
+    /// <summary>Figures hold blanks that do not break, wide and narrow.</summary>
+    private static string Plain(string text) => text.Replace('\u00A0', ' ').Replace('\u202F', ' ');
 
     /// <summary>The Compose file of an app stack.</summary>
     public string Compose(string guest) => ComposeFile.Of(Draft.Guests.First(g => g.Name == guest), Draft.Book, Draft);

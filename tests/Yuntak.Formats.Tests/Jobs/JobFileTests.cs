@@ -5,12 +5,10 @@ namespace Yuntak.Formats.Tests.Jobs;
 /// <summary>What holds for every job.</summary>
 public class JobFileTests
 {
-    private static readonly string Beside = Path.Combine(AppContext.BaseDirectory, "Jobs", "files");
-
     public static TheoryData<string> Names() =>
         [
             .. Directory
-                .EnumerateFiles(Beside, "*.yaml")
+                .EnumerateFiles(Job.Beside, "*.yaml")
                 .Select(f => Path.GetFileNameWithoutExtension(f))
                 .Where(n => !n.EndsWith("-as-built", StringComparison.Ordinal))
                 .Order(StringComparer.Ordinal),
@@ -19,7 +17,7 @@ public class JobFileTests
     [Fact]
     public void The_copies_are_the_same_as_the_files_they_are_copies_of()
     {
-        var files = Directory.GetFiles(Beside, "*.yaml");
+        var files = Directory.GetFiles(Job.Beside, "*.yaml");
         files.Length.ShouldBeGreaterThanOrEqualTo(35);
         // Only where the tests run beside them.
         foreach (var copy in files)

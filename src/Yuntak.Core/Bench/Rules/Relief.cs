@@ -79,7 +79,7 @@ internal static class Relief
             ? null
             : new Fix(
                 $"What is in it already counts its guests and folders too: subtract {ByteSize.Min(used, claims).ToDecimalString()}",
-                PoolEdits.Change(host.Host.Id, pool.Pool.Name, p => p with { AlreadyUsed = used > claims ? used - claims : default })
+                PoolEdits.Change(host.Host.Id, pool.Pool.Name, p => p with { AlreadyUsed = ByteSize.Max(ByteSize.Zero, used - claims) })
             );
     }
 

@@ -58,6 +58,9 @@ public sealed record Store(
     bool Stands = false
 )
 {
+    /// <summary>Whether copies in it are verified, new ones or all.</summary>
+    internal bool IsChecked => ChecksNew || ChecksDays is not null;
+
     /// <summary>Whether it is away from the house: in another place, or a disk that is carried.</summary>
     public bool IsElsewhere => Place is not null;
 }

@@ -23,8 +23,8 @@ internal sealed record ConnectStore(string Name, HostId Host) : KeepingAct(Host)
     internal override ActText Text(Plan plan)
     {
         var sums = House(plan).Store(Name);
-        var address = Address(plan);
         var store = plan.Draft.Stores.First(s => s.Name == Name);
+        var address = Address(plan, store);
         if (ShareOf(plan, store) is { } share)
         {
             return Mounted(plan, store, share);
@@ -56,11 +56,12 @@ internal sealed record ConnectStore(string Name, HostId Host) : KeepingAct(Host)
     /// </summary>
     private NetworkShare? ShareOf(Plan plan, Store store)
     {
-        var shares = plan
-            .Draft.Shares.Where(s =>
-                s.From.Box == store.Box && store.Box is not null && !s.ReadOnly && !ShareSums.Users(plan.Draft, s).Any()
-            )
-            .ToList();
+        if (store.Box is null)
+        {
+            return null;
+        }
+
+        var shares = plan.Draft.Shares.Where(s => s.From.Box == store.Box && !s.ReadOnly && !ShareSums.Users(plan.Draft, s).Any()).ToList();
         return shares is [var only] ? only : shares.Find(s => Names.Slug(s.Name) == Names.Slug(Name));
     }
 
@@ -79,7 +80,7 @@ internal sealed record ConnectStore(string Name, HostId Host) : KeepingAct(Host)
                 .. share.Protocol == ShareProtocol.Accounts
                     ? [StepValue.Ask("account", "of this share; its name and password in a file only root can read")]
                     : Array.Empty<StepValue>(),
-                new("try it", $"systemctl daemon-reload && findmnt --verify && ls -- {ShellText.Quoted(place)}", Literal: true),
+                new("try it", ShellText.TryMount(place), Literal: true),
                 new("store", Names.Slug(Name), Literal: true),
             ],
             $"findmnt shows {place} from {store.Box}; a file written here is seen there. {plan.NameOf(Host)} lists the store{(House(plan).Store(Name)?.Room is { } room ? $" with {room.ToDecimalString()} at most" : "")}.",
@@ -120,16 +121,13 @@ internal sealed record ConnectStore(string Name, HostId Host) : KeepingAct(Host)
             "Remove the agent; what is in the store stays."
         );
 
-    private string? Address(Plan plan)
-    {
-        var store = plan.Draft.Stores.First(s => s.Name == Name);
-        return store.Guest is { } id && plan.Draft.Guest(id) is { } guest ? plan.Sums.Wires.AddressOf(guest)?.ToString()
-            : store.Host is { } host && plan.Draft.Host(host) is { } there ? plan.Sums.Wires.AddressOf(Holder.Of(there))?.ToString()
-            : store.Box is { } box
-                ? plan.Draft.Boxes.FirstOrDefault(b => b.Name == box)?.Addresses is [var first, ..] ? first
-                    : null
-            : null;
-    }
+    private static string? Address(Plan plan, Store store) =>
+        store.Guest is { } id && plan.Draft.Guest(id) is { } guest ? plan.Sums.Wires.AddressOf(guest)?.ToString()
+        : store.Host is { } host && plan.Draft.Host(host) is { } there ? plan.Sums.Wires.AddressOf(Holder.Of(there))?.ToString()
+        : store.Box is { } box
+            ? plan.Draft.Boxes.FirstOrDefault(b => b.Name == box)?.Addresses is [var first, ..] ? first
+                : null
+        : null;
 
     internal override void Do(SimHouse house, Plan plan) => house.Tried = house.Tried.Add($"connected {Name} {Host}");
 

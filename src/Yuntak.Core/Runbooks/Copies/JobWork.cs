@@ -37,12 +37,11 @@ internal sealed record JobWork(string Name) : Work
         var at = KeptPlaces.Of(plan, store);
         var had = before is null || before.Store != job.Store ? [] : KeptThings.Essence(plan.AsBuilt, before).Takes;
         var fresh = job.Takes.SelectMany(p => Fresh(p, had.FirstOrDefault(h => h.Key == p.Key))).ToList();
-        var amount = Keeping.HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name).BytesOf([.. fresh]);
-        var house = Keeping.HouseKeeping.Of(plan.Sums);
+        var sums = HouseKeeping.Of(plan.Sums).Jobs.First(j => j.Job.Name == Name);
+        var amount = sums.BytesOf([.. fresh]);
         var sources = Sources(plan, job.Store);
         // A job is set up where what it copies runs; of one that copies several hosts the step names the others.
-        var own = house.Jobs.First(j => j.Job.Name == Name).Sources(plan.Draft);
-        var here = own.Count > 0 ? own[0].Id : at;
+        var here = sums.Sources(plan.Draft) is [var first, ..] ? first.Id : at;
         return
         [
             .. sources
@@ -54,7 +53,7 @@ internal sealed record JobWork(string Name) : Work
                 [
                     new RunFirstCopy(Name, [.. fresh], here),
                     // Only what the store is to verify is verified.
-                    .. store.ChecksNew || store.ChecksDays is not null ? [new ReadBack(Name, amount, store.Name, at)] : Array.Empty<Act>(),
+                    .. store.IsChecked ? [new ReadBack(Name, amount, store.Name, at)] : Array.Empty<Act>(),
                 ]
                 : Array.Empty<Act>(),
         ];

@@ -12,13 +12,13 @@ internal abstract record KeepingAct(HostId? At) : Act
 
     internal override bool Serves => true;
 
-    internal override string Where(Plan plan) => At is null ? Elsewhere(plan) : plan.NameOf(At);
+    internal override string Where(Plan plan) =>
+        At is not null ? plan.NameOf(At)
+        : KeptIn(plan) is { } store && (store.Box ?? store.Place) is { } outside ? outside
+        : "the machine that keeps the copies";
 
-    /// <summary>At whose page it is done where no host of the lab has it: the box or the other place a store is in.</summary>
-    private protected virtual string Elsewhere(Plan plan) => "the machine that keeps the copies";
-
-    /// <summary>The box or place of a store.</summary>
-    private protected static string OutsideOf(Store store) => store.Box ?? store.Place ?? "the machine that keeps the copies";
+    /// <summary>The store it is done at, which names the box or the other place where no host of the lab has it; null for none of its own.</summary>
+    private protected virtual Store? KeptIn(Plan plan) => null;
 
     /// <summary>The copies of the house as planned.</summary>
     private protected static HouseKeeping House(Plan plan) => HouseKeeping.Of(plan.Sums);

@@ -18,8 +18,7 @@ internal sealed record LayKeyAway(string Store, Base.ValueList<string> Keys, Hos
     /// <inheritdoc/>
     public override IEnumerable<KeyValuePair<string, JsonNode?>> Values => [Value("store", Store), Value("keys", Keys)];
 
-    private protected override string Elsewhere(Plan plan) =>
-        plan.Draft.Stores.FirstOrDefault(s => s.Name == Store) is { } store ? OutsideOf(store) : base.Elsewhere(plan);
+    private protected override Store? KeptIn(Plan plan) => plan.Draft.Stores.FirstOrDefault(s => s.Name == Store);
 
     internal override Duration Takes(Plan plan) => new(20);
 

@@ -47,9 +47,7 @@ internal sealed record OnwardWork(string Of) : Work
             .. before is null ? [new FirstOnward(onward, at)] : Array.Empty<Act>(),
             new SetUpOnward(onward, schedule, before is not null),
             // What is verified is verified where it lies, and only where the store plans to.
-            .. before is null && (to.ChecksNew || to.ChecksDays is not null)
-                ? [new ReadBack(Of, sums.First, onward.To, far ?? at)]
-                : Array.Empty<Act>(),
+            .. before is null && to.IsChecked ? [new ReadBack(Of, sums.First, onward.To, far ?? at)] : Array.Empty<Act>(),
         ];
     }
 

@@ -27,7 +27,7 @@ internal sealed record SetUpStore(Store Store, HostId? Place, bool Changes) : Ke
             : 30
         );
 
-    private protected override string Elsewhere(Plan plan) => OutsideOf(Store);
+    private protected override Store? KeptIn(Plan plan) => Store;
 
     internal override ActText Text(Plan plan) =>
         Store.Carried

@@ -52,12 +52,7 @@ internal sealed record MountShares(GuestId Guest, HostId? Host, ValueList<ShareM
                 yield return StepValue.Line("put it there once", ShellText.LineInto("/etc/fstab", line));
             }
 
-            yield return new(
-                "try it",
-                $"systemctl daemon-reload && findmnt --verify && ls -- {ShellText.Quoted(place)}",
-                Literal: true,
-                Run: here
-            );
+            yield return new("try it", ShellText.TryMount(place), Literal: true, Run: here);
         }
 
         if (mount.By == MountBy.Host)

@@ -32,14 +32,16 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, GuestFigures With
                 + plan.CopyTime(plan.Standing.Guest(Guest).SystemDisk + plan.Standing.Guest(Guest).Bulk, default, (Host, With.SystemPool))
             : new(5);
 
-    internal override ActText Text(Plan plan) =>
-        new(
+    internal override ActText Text(Plan plan)
+    {
+        var grows = Grows(plan);
+        return new(
             "Shut it down and change the figures",
             [
                 .. Changes.Select(w => new StepValue("change", w)),
                 .. plan.Stands(Guest)?.Interfaces != plan.Planned(Guest)?.Interfaces ? WireValues.Of(plan, Guest) : [],
                 new("state", "off; suspended is not off"),
-                .. Grows(plan)
+                .. grows
                     ?
                     [
                         new StepValue("first", "the disk, at the host: it only ever grows"),
@@ -48,15 +50,16 @@ internal sealed record SetFigures(GuestId Guest, HostId? Host, GuestFigures With
                     ]
                     : Array.Empty<StepValue>(),
             ],
-            Grows(plan) ? "The host shows the new figures, and df inside shows the larger file system." : "The host shows the new figures.",
+            grows ? "The host shows the new figures, and df inside shows the larger file system." : "The host shows the new figures.",
             "Refused? It is still running or only suspended.",
-            Grows(plan)
+            grows
                 ? "Set memory and processors as they were while it is off; the disk stays as large as it is now."
                 : "Set the old figures again while it is off.",
             Shrinks ? "A disk grows but never shrinks: make a smaller one, bring the backup back onto it, then delete the old one."
                 : Repackaged ? "It is built anew in another packaging. Keep the old one, off, until the new one has run for a week."
                 : null
         );
+    }
 
     /// <summary>Whether a disk of a machine becomes larger: its partition and file system do not follow by themselves.</summary>
     private bool Grows(Plan plan) =>
