@@ -71,10 +71,10 @@ internal sealed record SetUpStore(Store Store, HostId? Place, bool Changes) : Ke
 
     private IEnumerable<StepValue> Kept() =>
         [
-            new("old copies are taken away", Store.ThinsAt is { } thins ? CopyTimes.Parse(thins).Words() : "after each job"),
-            new("freed room is given back", Store.TidiesAt is { } tidies ? CopyTimes.Parse(tidies).Words() : "at once"),
+            new("prune", Store.ThinsAt is { } thins ? CopyTimes.Parse(thins).Words() : "after each job"),
+            new("garbage collection", Store.TidiesAt is { } tidies ? CopyTimes.Parse(tidies).Words() : "at once"),
             new(
-                "copies are read back",
+                "verification",
                 Store.ChecksAt is { } checks
                         ? $"{CopyTimes.Parse(checks).Words()}{(Store.ChecksDays is { } days ? $", all again after {days} days" : "")}"
                     : Store.ChecksNew ? "new ones at once"
