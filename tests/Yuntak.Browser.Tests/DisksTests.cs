@@ -6,6 +6,10 @@ namespace Yuntak.Browser.Tests;
 /// <summary>The Disks station in a real browser: disks dragged between pools, by keyboard, and the chooser.</summary>
 public class DisksTests
 {
+    /// <summary>What fits into vault of the demo, but not beside what its guests keep there.</summary>
+    private const string Full = "20 TB";
+    private const string Subtract = ".findings form:has(input[value*='bench.pool-over']) button.fix";
+    private const string Gone = "return !document.querySelector('.findings')?.textContent.includes('vault on cellar is too small')";
     private const string Spare = "#disk-wwn-0x0000000000030006";
 
     [Fact]
@@ -62,5 +66,36 @@ public class DisksTests
         person.Type("input[name=need]", "plenty");
         person.Click("#need");
         person.Sees(".refusal", "The room you need: a size such as");
+    }
+
+    [Fact]
+    public async Task What_counts_twice_is_subtracted_at_a_press_with_the_mouse_and_by_keyboard()
+    {
+        await using var person = await SliceSession.OpenAsync(demo: true);
+        Use("plenty");
+        person.Sees("#panel", "Already used");
+        person.Sees("#status, .refusal", "plenty");
+
+        Use(Full);
+        person.Sees("#status .said", "already holds");
+        person.Go("/Bench");
+        person.Sees(".findings", "vault on cellar is too small");
+        person.Click(Subtract);
+        person.Until(Gone, "the pool is too small all the same");
+
+        person.Chord(Keys.Control, "z");
+        person.Sees(".findings", "vault on cellar is too small");
+        person.TabTo(Subtract);
+        person.Keys(Keys.Enter);
+        person.Until(Gone, "the pool is too small all the same");
+        person.Complaints().ShouldBeEmpty();
+
+        void Use(string used)
+        {
+            person.Go("/Disks?host=cellar&pool=vault");
+            person.Script<object?>("document.querySelector('#pool-form').closest('details').open = true");
+            person.Type("#pool-form input[name=used]", used);
+            person.Click("#keep-pool");
+        }
     }
 }
